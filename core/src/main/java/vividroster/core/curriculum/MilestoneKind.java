@@ -1,0 +1,9 @@
+package vividroster.core.curriculum;
+
+/** What a student can pass. */
+public enum MilestoneKind {
+    LINE,
+    TECHNIQUE_CHECK,
+    PLAYING_TEST,
+    BELT
+}

@@ -1,0 +1,8 @@
+package vividroster.core.instrument;
+
+public enum Clef {
+    TREBLE,
+    ALTO,
+    BASS,
+    PERCUSSION
+}

@@ -1,0 +1,56 @@
+package vividroster.core.music;
+
+import java.util.List;
+
+/**
+ * A key as its signature and mode.
+ *
+ * @param fifths sharps in the signature, negative for flats, in -7..7
+ * @param mode major or minor
+ */
+public record Key(int fifths, Mode mode) {
+
+    private static final List<String> MAJOR_TONICS = List.of(
+            "C-flat", "G-flat", "D-flat", "A-flat", "E-flat", "B-flat", "F", "C", "G", "D", "A", "E", "B", "F-sharp",
+            "C-sharp");
+    private static final List<String> MINOR_TONICS = List.of(
+            "A-flat", "E-flat", "B-flat", "F", "C", "G", "D", "A", "E", "B", "F-sharp", "C-sharp", "G-sharp", "D-sharp",
+            "A-sharp");
+
+    public Key {
+        if (fifths < -7 || fifths > 7) {
+            throw new IllegalArgumentException("fifths must be in -7..7, was " + fifths);
+        }
+    }
+
+    /** The key a transposing instrument reads when this is the concert key. Source: rules of transposition, six signs at most. */
+    public Key writtenFor(Transposition transposition) {
+        int shifted = fifths + transposition.writtenKeyFifths();
+        while (shifted > 6) {
+            shifted -= 12;
+        }
+        while (shifted < -6) {
+            shifted += 12;
+        }
+        return new Key(shifted, mode);
+    }
+
+    /** For example "B-flat major". */
+    public String name() {
+        return (mode == Mode.MAJOR ? MAJOR_TONICS : MINOR_TONICS).get(fifths + 7)
+                + (mode == Mode.MAJOR ? " major" : " minor");
+    }
+
+    /** The inverse of {@link #name()}; upper and lower case are alike. */
+    public static Key named(String name) {
+        for (Mode mode : Mode.values()) {
+            for (int fifths = -7; fifths <= 7; fifths++) {
+                Key key = new Key(fifths, mode);
+                if (key.name().equalsIgnoreCase(name.strip())) {
+                    return key;
+                }
+            }
+        }
+        throw new IllegalArgumentException("a key is written like \"B-flat major\", was \"" + name + "\"");
+    }
+}

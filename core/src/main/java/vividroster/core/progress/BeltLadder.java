@@ -1,0 +1,45 @@
+package vividroster.core.progress;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import vividroster.core.curriculum.Belt;
+
+/** Which belts a student has earned on one instrument. */
+public final class BeltLadder {
+
+    private final List<Belt> belts;
+
+    /** @param belts the belts of one ladder */
+    public BeltLadder(List<Belt> belts) {
+        this.belts = belts.stream().sorted(Comparator.comparingInt(Belt::rank)).toList();
+    }
+
+    /**
+     * @param worn the highest belt earned without a gap below it
+     * @param next the first belt not earned; empty at the top of the ladder
+     */
+    public record Worn(Optional<Belt> worn, Optional<Belt> next) {}
+
+    /** Earned when every slot that this instrument fills is passed or waived; a belt with no slot for it is never earned. */
+    public static boolean isEarned(Belt belt, String instrument, Map<UUID, Standing> standings) {
+        List<UUID> milestones = belt.milestonesFor(instrument);
+        return !milestones.isEmpty()
+                && milestones.stream()
+                        .allMatch(id ->
+                                standings.getOrDefault(id, Standing.NOTHING).fillsSlot());
+    }
+
+    public Worn worn(String instrument, Map<UUID, Standing> standings) {
+        Optional<Belt> worn = Optional.empty();
+        for (Belt belt : belts) {
+            if (!isEarned(belt, instrument, standings)) {
+                return new Worn(worn, Optional.of(belt));
+            }
+            worn = Optional.of(belt);
+        }
+        return new Worn(worn, Optional.empty());
+    }
+}

@@ -1,0 +1,87 @@
+package vividroster.core.progress;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import vividroster.core.curriculum.Criterion;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.PassRule;
+
+/** Whether tries meet a pass rule. */
+public final class PassJudge {
+
+    private PassJudge() {}
+
+    /** Whether one try is good in itself. A line is judged by ear alone; checks and tests by their marks. */
+    public static boolean isGood(Milestone milestone, Outcome heard, List<CriterionMark> marks) {
+        return switch (milestone.passRule()) {
+            case PassRule.OneGoodTry one -> heard == Outcome.PASS;
+            case PassRule.KOfLastN kOfN -> heard == Outcome.PASS;
+            case PassRule.AllCriteria all -> allSeen(milestone, marks);
+            case PassRule.ScoreAtLeast score -> points(marks) >= score.mark() && floorsKept(milestone, marks);
+            case PassRule.AllSlots slots -> false;
+        };
+    }
+
+    /** Sum of the points given. */
+    public static int points(List<CriterionMark> marks) {
+        return marks.stream().mapToInt(CriterionMark::points).sum();
+    }
+
+    /**
+     * The try that made the pass, if the tries have made one. A pass stays: later tries take nothing away.
+     *
+     * @param tries tries that count, in the order heard
+     */
+    static Optional<Attempt> passingTry(Milestone milestone, List<Attempt> tries) {
+        if (!(milestone.passRule() instanceof PassRule.KOfLastN rule)) {
+            return tries.stream().filter(t -> t.outcome() == Outcome.PASS).findFirst();
+        }
+        for (int end = 0; end < tries.size(); end++) {
+            if (goodInWindow(tries, end, rule.n()) >= rule.k()) {
+                return Optional.of(tries.get(end));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Good tries among the last n, the reach of the rule at this moment. */
+    static int goodTries(Milestone milestone, List<Attempt> tries) {
+        return milestone.passRule() instanceof PassRule.KOfLastN rule && !tries.isEmpty()
+                ? goodInWindow(tries, tries.size() - 1, rule.n())
+                : 0;
+    }
+
+    private static int goodInWindow(List<Attempt> tries, int end, int n) {
+        return (int) tries.subList(Math.max(0, end - n + 1), end + 1).stream()
+                .filter(t -> t.outcome() == Outcome.PASS)
+                .count();
+    }
+
+    private static boolean allSeen(Milestone milestone, List<CriterionMark> marks) {
+        Map<Integer, Integer> given = byOrdinal(marks);
+        return milestone.criteria().stream().allMatch(c -> given.getOrDefault(c.ordinal(), 0) >= c.topPoints());
+    }
+
+    private static boolean floorsKept(Milestone milestone, List<CriterionMark> marks) {
+        Map<Integer, Integer> given = byOrdinal(marks);
+        return milestone.criteria().stream()
+                .filter(c -> c.floorPoints().isPresent())
+                .allMatch(c ->
+                        given.getOrDefault(c.ordinal(), 0) >= c.floorPoints().getAsInt());
+    }
+
+    private static Map<Integer, Integer> byOrdinal(List<CriterionMark> marks) {
+        return marks.stream().collect(Collectors.toMap(CriterionMark::ordinal, CriterionMark::points));
+    }
+
+    /** The criteria under their floor, for saying why a test is not passed although the points suffice. */
+    public static List<Criterion> underFloor(Milestone milestone, List<CriterionMark> marks) {
+        Map<Integer, Integer> given = byOrdinal(marks);
+        return milestone.criteria().stream()
+                .filter(c -> c.floorPoints().isPresent()
+                        && given.getOrDefault(c.ordinal(), 0) < c.floorPoints().getAsInt())
+                .toList();
+    }
+}

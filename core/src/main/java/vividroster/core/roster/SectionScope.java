@@ -1,0 +1,51 @@
+package vividroster.core.roster;
+
+import java.util.Optional;
+import java.util.UUID;
+import vividroster.core.instrument.Family;
+import vividroster.core.instrument.InstrumentCatalog;
+
+/**
+ * Whom an order or a view is for: always whole sections, never single students, so that a student who joins a section
+ * later has its milestones too.
+ */
+public sealed interface SectionScope {
+
+    /** Whether the holder of this seat belongs to the scope. */
+    boolean holds(Seat seat, InstrumentCatalog catalog);
+
+    /** Everybody in a class. */
+    record Tutti(UUID classId) implements SectionScope {
+        @Override
+        public boolean holds(Seat seat, InstrumentCatalog catalog) {
+            return seat.classId().equals(classId);
+        }
+    }
+
+    /** All sections of one family in a class. */
+    record FamilyOfClass(UUID classId, Family family) implements SectionScope {
+        @Override
+        public boolean holds(Seat seat, InstrumentCatalog catalog) {
+            return seat.classId().equals(classId)
+                    && catalog.withCode(seat.instrument()).family() == family;
+        }
+    }
+
+    /** One instrument in a class, or one division of it. */
+    record Section(UUID classId, String instrument, Optional<String> division) implements SectionScope {
+        @Override
+        public boolean holds(Seat seat, InstrumentCatalog catalog) {
+            return seat.classId().equals(classId)
+                    && seat.instrument().equals(instrument)
+                    && division.map(seat.division()::equals).orElse(true);
+        }
+    }
+
+    /** One instrument in every class: all trumpets of the year. */
+    record InstrumentAcrossClasses(String instrument) implements SectionScope {
+        @Override
+        public boolean holds(Seat seat, InstrumentCatalog catalog) {
+            return seat.instrument().equals(instrument);
+        }
+    }
+}

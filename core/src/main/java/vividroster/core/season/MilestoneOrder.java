@@ -1,0 +1,44 @@
+package vividroster.core.season;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.progress.Evidence;
+import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
+
+/**
+ * A milestone set for whole sections.
+ *
+ * @param dueOn inclusive, on or after {@code setOn}
+ * @param evidence which evidence can make the pass
+ */
+public record MilestoneOrder(
+        UUID id,
+        UUID milestoneId,
+        LocalDate setOn,
+        LocalDate dueOn,
+        Set<Evidence> evidence,
+        List<SectionScope> scopes) {
+
+    public MilestoneOrder {
+        if (dueOn.isBefore(setOn)) {
+            throw new IllegalArgumentException("an order is due on or after " + setOn + ", was " + dueOn);
+        }
+        if (scopes.isEmpty()) {
+            throw new IllegalArgumentException("an order needs at least one section");
+        }
+        evidence = Set.copyOf(evidence);
+        scopes = List.copyOf(scopes);
+    }
+
+    /**
+     * Whether the holder of this seat has the order: in one of its scopes, at some day between set and due. Who joins
+     * after the due day starts without it, who left before it was set never had it.
+     */
+    public boolean reaches(Seat seat, InstrumentCatalog catalog) {
+        return seat.overlaps(setOn, dueOn) && scopes.stream().anyMatch(scope -> scope.holds(seat, catalog));
+    }
+}

@@ -1,0 +1,81 @@
+package vividroster.core.season;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.roster.Seat;
+
+/** Which milestones are whose, worked out from the orders: ordering a belt orders what fills its slots. */
+public final class OrderBook {
+
+    private final List<MilestoneOrder> orders;
+    private final Map<UUID, Milestone> milestones;
+    private final Map<UUID, Belt> belts;
+    private final InstrumentCatalog catalog;
+
+    public OrderBook(
+            Collection<MilestoneOrder> orders,
+            Collection<Milestone> milestones,
+            Collection<Belt> belts,
+            InstrumentCatalog catalog) {
+        this.orders = List.copyOf(orders);
+        this.milestones = milestones.stream().collect(Collectors.toMap(Milestone::id, Function.identity()));
+        this.belts = belts.stream().collect(Collectors.toMap(Belt::id, Function.identity()));
+        this.catalog = catalog;
+    }
+
+    /**
+     * What one instrument of one student has been set by a day, keyed by milestone.
+     *
+     * @param seats the student's seats on that instrument, in any class
+     * @param on orders set later are left out
+     */
+    public Map<UUID, Assignment> assignments(Collection<Seat> seats, LocalDate on) {
+        Map<UUID, Assignment> found = new LinkedHashMap<>();
+        for (MilestoneOrder order : orders) {
+            if (order.setOn().isAfter(on)) {
+                continue;
+            }
+            for (Seat seat : seats) {
+                if (order.reaches(seat, catalog)) {
+                    assign(order, seat.instrument(), found);
+                }
+            }
+        }
+        return found;
+    }
+
+    private void assign(MilestoneOrder order, String instrument, Map<UUID, Assignment> found) {
+        Belt belt = belts.get(order.milestoneId());
+        add(found, order, order.milestoneId(), instrument, Optional.empty());
+        if (belt != null) {
+            for (UUID milestoneId : belt.milestonesFor(instrument)) {
+                add(found, order, milestoneId, instrument, Optional.of(belt.id()));
+            }
+        }
+    }
+
+    private void add(
+            Map<UUID, Assignment> found,
+            MilestoneOrder order,
+            UUID milestoneId,
+            String instrument,
+            Optional<UUID> belt) {
+        Milestone milestone = milestones.get(milestoneId);
+        if (milestone != null && milestone.isFor(instrument)) {
+            found.merge(
+                    milestoneId,
+                    new Assignment(milestoneId, order.setOn(), order.dueOn(), order.evidence(), belt),
+                    Assignment::joinedWith);
+        }
+    }
+}

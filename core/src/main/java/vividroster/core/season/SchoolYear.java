@@ -1,0 +1,152 @@
+package vividroster.core.season;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The school year by weeks: breaks, days off, flags and the turn of rotation days.
+ *
+ * <p>Weeks begin on Monday. Teaching weeks are counted from 1; a week with no school day has no number. Rotation letters
+ * go round over school days only, so that a lost day does not swallow a campus's turn.
+ */
+public final class SchoolYear {
+
+    /** What an entry of the calendar is. Breaks and lost days have no school; the others are flags on school days. */
+    public enum EntryKind {
+        BREAK,
+        LOST_DAY,
+        TESTING,
+        CONCERT,
+        FESTIVAL;
+
+        public boolean closesSchool() {
+            return this == BREAK || this == LOST_DAY;
+        }
+    }
+
+    /** @param last inclusive */
+    public record Entry(EntryKind kind, String name, LocalDate first, LocalDate last) {
+        public Entry {
+            if (last.isBefore(first)) {
+                throw new IllegalArgumentException(name + " must end on or after " + first + ", was " + last);
+            }
+        }
+
+        boolean covers(LocalDate day) {
+            return !day.isBefore(first) && !day.isAfter(last);
+        }
+    }
+
+    /**
+     * @param number teaching week from 1; empty in a break
+     * @param monday first day of the week, whether or not school meets
+     */
+    public record Week(Optional<Integer> number, LocalDate monday, List<LocalDate> schoolDays) {
+        public LocalDate friday() {
+            return monday.plusDays(4);
+        }
+
+        public boolean covers(LocalDate day) {
+            return !day.isBefore(monday) && day.isBefore(monday.plusDays(7));
+        }
+    }
+
+    private final LocalDate first;
+    private final LocalDate last;
+    private final List<Entry> entries;
+    private final List<String> rotation;
+    private final List<Week> weeks;
+
+    /**
+     * @param last inclusive, at most 400 days after {@code first}
+     * @param rotation letters in turn, for example A, B; empty where every class meets every day
+     */
+    public SchoolYear(LocalDate first, LocalDate last, List<Entry> entries, List<String> rotation) {
+        if (!last.isAfter(first) || last.isAfter(first.plusDays(400))) {
+            throw new IllegalArgumentException("a school year ends 1 to 400 days after " + first + ", was " + last);
+        }
+        this.first = first;
+        this.last = last;
+        this.entries = entries.stream()
+                .sorted(Comparator.comparing(Entry::first).thenComparing(Entry::last))
+                .toList();
+        this.rotation = List.copyOf(rotation);
+        this.weeks = countWeeks();
+    }
+
+    private List<Week> countWeeks() {
+        List<Week> counted = new ArrayList<>();
+        int number = 0;
+        for (LocalDate monday = first.with(DayOfWeek.MONDAY); !monday.isAfter(last); monday = monday.plusWeeks(1)) {
+            List<LocalDate> days = monday.datesUntil(monday.plusDays(7))
+                    .filter(this::isSchoolDay)
+                    .toList();
+            counted.add(new Week(days.isEmpty() ? Optional.empty() : Optional.of(++number), monday, days));
+        }
+        return List.copyOf(counted);
+    }
+
+    public LocalDate first() {
+        return first;
+    }
+
+    public LocalDate last() {
+        return last;
+    }
+
+    public List<Entry> entries() {
+        return entries;
+    }
+
+    public List<Week> weeks() {
+        return weeks;
+    }
+
+    public boolean isSchoolDay(LocalDate day) {
+        return !day.isBefore(first)
+                && !day.isAfter(last)
+                && day.getDayOfWeek().getValue() <= DayOfWeek.FRIDAY.getValue()
+                && entries.stream().noneMatch(e -> e.kind().closesSchool() && e.covers(day));
+    }
+
+    /** The rotation letter of a school day; empty on other days and where there is no rotation. */
+    public Optional<String> rotationOn(LocalDate day) {
+        if (rotation.isEmpty() || !isSchoolDay(day)) {
+            return Optional.empty();
+        }
+        long before = first.datesUntil(day).filter(this::isSchoolDay).count();
+        return Optional.of(rotation.get((int) (before % rotation.size())));
+    }
+
+    /** Whether a class with this rotation letter meets; a class without a letter meets on every school day. */
+    public boolean meets(Optional<String> letter, LocalDate day) {
+        return isSchoolDay(day)
+                && letter.map(l -> rotationOn(day).equals(Optional.of(l))).orElse(true);
+    }
+
+    /** The week a day falls in; the first or last week for days outside the year. */
+    public Week weekOf(LocalDate day) {
+        if (day.isBefore(weeks.getFirst().monday())) {
+            return weeks.getFirst();
+        }
+        return weeks.stream().filter(week -> week.covers(day)).findFirst().orElse(weeks.getLast());
+    }
+
+    /** The last day a class meets in a week: the default due day of an order. */
+    public Optional<LocalDate> lastMeeting(Optional<String> letter, Week week) {
+        return week.schoolDays().reversed().stream()
+                .filter(day -> meets(letter, day))
+                .findFirst();
+    }
+
+    /** The first day a class meets on or after a day. */
+    public Optional<LocalDate> nextMeeting(Optional<String> letter, LocalDate from) {
+        return from.datesUntil(last.isBefore(from) ? from : last.plusDays(1))
+                .filter(day -> meets(letter, day))
+                .findFirst();
+    }
+}

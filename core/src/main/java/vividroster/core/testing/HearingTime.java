@@ -1,0 +1,36 @@
+package vividroster.core.testing;
+
+import java.time.Duration;
+import vividroster.core.music.Bpm;
+import vividroster.core.music.Meter;
+
+/**
+ * How long it takes to hear a student.
+ *
+ * @param changeoverSeconds until the next student plays; default 12
+ * @param feedbackSeconds a word after playing; default 15
+ */
+public record HearingTime(int changeoverSeconds, int feedbackSeconds) {
+
+    public static final HearingTime DEFAULT = new HearingTime(12, 15);
+
+    public HearingTime {
+        if (changeoverSeconds < 0 || changeoverSeconds > 300) {
+            throw new IllegalArgumentException("changeoverSeconds must be in 0..300, was " + changeoverSeconds);
+        }
+        if (feedbackSeconds < 0 || feedbackSeconds > 300) {
+            throw new IllegalArgumentException("feedbackSeconds must be in 0..300, was " + feedbackSeconds);
+        }
+    }
+
+    /** One measure of count-in, the played measures at tempo, feedback and changeover. */
+    public Duration ofLine(int playedMeasures, Meter meter, Bpm tempo) {
+        double beats = meter.beatsPerMeasure() * (1 + playedMeasures);
+        return Duration.ofSeconds(Math.round(tempo.secondsFor(beats)) + changeoverSeconds + feedbackSeconds);
+    }
+
+    /** A look of a few seconds at each criterion, feedback and changeover. */
+    public Duration ofCheck(int criteria, int secondsPerCriterion) {
+        return Duration.ofSeconds((long) criteria * secondsPerCriterion + changeoverSeconds + feedbackSeconds);
+    }
+}

@@ -1,0 +1,76 @@
+package vividroster.core.music;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class KeyTest {
+
+    private static final Transposition B_FLAT = new Transposition(-1, -2);
+
+    /** Expected keys: a B-flat instrument reads a major second higher, E-flat a major sixth, F a perfect fifth. */
+    @ParameterizedTest
+    @CsvSource({
+        "B-flat major, -1, -2, C major",
+        "B-flat major, -5, -9, G major",
+        "B-flat major, -4, -7, F major",
+        "B-flat major, -8, -14, C major",
+        "B-flat major, -12, -21, G major",
+        "B-flat major, 14, 24, B-flat major",
+        "B-flat major, -7, -12, B-flat major",
+        "E-flat major, -1, -2, F major",
+        "C minor, -1, -2, D minor",
+        "G minor, -5, -9, E minor",
+    })
+    void writtenKey(String concert, int steps, int semitones, String written) {
+        assertThat(Key.named(concert)
+                        .writtenFor(new Transposition(steps, semitones))
+                        .name())
+                .isEqualTo(written);
+    }
+
+    @Test
+    void neverMoreThanSixSigns() {
+        assertThat(Key.named("B major").writtenFor(B_FLAT).name()).isEqualTo("D-flat major");
+        assertThat(Key.named("A major").writtenFor(new Transposition(-5, -9)).name())
+                .isEqualTo("F-sharp major");
+    }
+
+    @Property
+    void writtenKeyStaysWithinSixSignsAndKeepsItsMode(
+            @ForAll @IntRange(min = -6, max = 6) int fifths,
+            @ForAll @IntRange(min = -36, max = 0) int semitones,
+            @ForAll Mode mode) {
+        Key written = new Key(fifths, mode).writtenFor(new Transposition(semitones == 0 ? 0 : -1, semitones));
+        assertThat(written.fifths()).isBetween(-6, 6);
+        assertThat(written.mode()).isEqualTo(mode);
+    }
+
+    @Property
+    void aNameReadsBackAsItsKey(@ForAll @IntRange(min = -7, max = 7) int fifths, @ForAll Mode mode) {
+        Key key = new Key(fifths, mode);
+        assertThat(Key.named(key.name())).isEqualTo(key);
+    }
+
+    @Test
+    void saysWhatIsWrong() {
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Key.named("H major"))
+                .withMessage("a key is written like \"B-flat major\", was \"H major\"");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Key(8, Mode.MAJOR))
+                .withMessage("fifths must be in -7..7, was 8");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Bpm(900))
+                .withMessage("tempoBpm must be in 20..400, was 900");
+        assertThatIllegalArgumentException().isThrownBy(() -> Meter.parse("4/3"));
+        assertThatIllegalArgumentException().isThrownBy(() -> Meter.parse("waltz"));
+        assertThatIllegalArgumentException().isThrownBy(() -> new Transposition(1, -2));
+    }
+}

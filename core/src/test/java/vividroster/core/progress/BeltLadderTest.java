@@ -1,0 +1,82 @@
+package vividroster.core.progress;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.BeltSlot;
+import vividroster.core.progress.Standing.State;
+
+class BeltLadderTest {
+
+    private final UUID hold = UUID.randomUUID();
+    private final UUID trumpetSound = UUID.randomUUID();
+    private final UUID fluteSound = UUID.randomUUID();
+    private final UUID firstTune = UUID.randomUUID();
+    private final Belt driftwood = new Belt(
+            UUID.randomUUID(),
+            "winds",
+            1,
+            "Driftwood",
+            List.of(
+                    new BeltSlot(2, "First sound", Map.of("trumpet", trumpetSound, "flute", fluteSound)),
+                    new BeltSlot(1, "Hold", Map.of(BeltSlot.ANY, hold))));
+    private final Belt shell = new Belt(
+            UUID.randomUUID(),
+            "winds",
+            2,
+            "Shell",
+            List.of(new BeltSlot(1, "First tune", Map.of("trumpet", firstTune))));
+    private final BeltLadder ladder = new BeltLadder(List.of(shell, driftwood));
+
+    private static Standing passed() {
+        return new Standing(State.PASSED, 1, false, false, Optional.empty(), Optional.empty(), 0);
+    }
+
+    private static Standing excused(boolean waived) {
+        return new Standing(State.EXCUSED, 0, false, waived, Optional.empty(), Optional.empty(), 0);
+    }
+
+    @Test
+    void slotsAreFilledByInstrument() {
+        assertThat(driftwood.milestonesFor("trumpet")).containsExactly(hold, trumpetSound);
+        assertThat(driftwood.milestonesFor("flute")).containsExactly(hold, fluteSound);
+        assertThat(driftwood.milestonesFor("tuba")).containsExactly(hold);
+    }
+
+    @Test
+    void theHighestEarnedWithoutAGapIsWorn() {
+        Map<UUID, Standing> standings = new HashMap<>();
+        assertThat(ladder.worn("trumpet", standings))
+                .isEqualTo(new BeltLadder.Worn(Optional.empty(), Optional.of(driftwood)));
+
+        standings.put(firstTune, passed());
+        assertThat(ladder.worn("trumpet", standings).worn())
+                .as("Shell is earned, Driftwood is not")
+                .isEmpty();
+
+        standings.put(hold, passed());
+        standings.put(trumpetSound, passed());
+        assertThat(ladder.worn("trumpet", standings))
+                .isEqualTo(new BeltLadder.Worn(Optional.of(shell), Optional.empty()));
+        assertThat(ladder.worn("flute", standings).worn()).isEmpty();
+    }
+
+    @Test
+    void anExcuseBlocksUnlessWaived() {
+        Map<UUID, Standing> standings = new HashMap<>(Map.of(hold, passed(), trumpetSound, excused(false)));
+        assertThat(BeltLadder.isEarned(driftwood, "trumpet", standings)).isFalse();
+        standings.put(trumpetSound, excused(true));
+        assertThat(BeltLadder.isEarned(driftwood, "trumpet", standings)).isTrue();
+    }
+
+    @Test
+    void aBeltWithNoSlotForAnInstrumentIsNeverEarned() {
+        assertThat(BeltLadder.isEarned(shell, "flute", Map.of())).isFalse();
+    }
+}

@@ -1,0 +1,61 @@
+package vividroster.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import vividroster.core.instrument.Instrument;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Key;
+import vividroster.formats.catalog.InstrumentCatalogFile;
+
+class InstrumentCatalogFileTest {
+
+    private final InstrumentCatalog catalog = InstrumentCatalogFile.shipped();
+
+    /** The written key of each instrument when the concert key is B-flat major, by the usual transpositions. */
+    @ParameterizedTest
+    @CsvSource({
+        "flute, B-flat major",
+        "oboe, B-flat major",
+        "bassoon, B-flat major",
+        "clarinet, C major",
+        "bass-clarinet, C major",
+        "alto-saxophone, G major",
+        "tenor-saxophone, C major",
+        "baritone-saxophone, G major",
+        "trumpet, C major",
+        "horn, F major",
+        "trombone, B-flat major",
+        "euphonium, B-flat major",
+        "euphonium-treble, C major",
+        "tuba, B-flat major",
+        "mallets, B-flat major",
+        "violin, B-flat major",
+        "viola, B-flat major",
+        "cello, B-flat major",
+        "double-bass, B-flat major",
+    })
+    void writtenKeyForConcertBFlat(String code, String written) {
+        assertThat(catalog.withCode(code).writtenKey(Key.named("B-flat major")).name())
+                .isEqualTo(written);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "alto sax, alto-saxophone", "French Horn, horn", "B♭ Clarinet, clarinet", "Snare Drum, percussion",
+        "Violoncello, cello", "Double Basses, double-bass", "bari sax, baritone-saxophone", "cornet, trumpet",
+        "Euphonium T.C., euphonium-treble",
+    })
+    void spellingsOnRosters(String spelled, String code) {
+        assertThat(catalog.spelled(spelled).map(Instrument::code)).contains(code);
+    }
+
+    @Test
+    void scoreOrderRunsFromFluteToDoubleBass() {
+        assertThat(catalog.inScoreOrder()).hasSize(20);
+        assertThat(catalog.inScoreOrder().getFirst().code()).isEqualTo("flute");
+        assertThat(catalog.inScoreOrder().getLast().code()).isEqualTo("double-bass");
+    }
+}
