@@ -49,6 +49,13 @@ public record Standing(
         return state == State.SET || state == State.TRIED || state == State.RECORDING_WAITING;
     }
 
+    /** Tried this often without a pass, another remedy is due rather than another try. */
+    public static final int TRIES_THAT_ASK_FOR_A_REMEDY = 3;
+
+    public boolean needsARemedy() {
+        return state == State.TRIED && tries >= TRIES_THAT_ASK_FOR_A_REMEDY;
+    }
+
     /** Whether a belt slot filled by this milestone is filled. */
     public boolean fillsSlot() {
         return isPassed() || waived;

@@ -1,0 +1,103 @@
+# PostgreSQL of our own: a cluster in a folder, on loopback only, no socket files. Sourced, not run.
+# pg_find sets PG_BIN; pg_up DIR [throwaway] sets PG_PORT, PG_USER, PG_PASSWORD, PG_URL; pg_down DIR stops it.
+
+pg_find() {
+  PG_BIN=
+  local dir
+  for dir in /usr/lib/postgresql/*/bin; do
+    [ -x "$dir/initdb" ] && PG_BIN=$dir
+  done
+  [ -n "$PG_BIN" ]
+}
+
+# PostgreSQL refuses to run as root; then it runs as the system's postgres user.
+if [ "$(id -u)" = 0 ]; then
+  pg_as() { (cd / && exec setpriv --reuid=postgres --regid=postgres --init-groups --reset-env "$@"); }
+  pg_own() { install -d -m 700 -o postgres -g postgres "$1"; }
+else
+  pg_as() { (cd / && exec "$@"); }
+  pg_own() { install -d -m 700 "$1"; }
+fi
+
+pg_free_port() {
+  local port
+  for port in $(shuf -i 20000-29999 -n 40); do
+    if ! (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
+      echo "$port"
+      return 0
+    fi
+  done
+  return 1
+}
+
+pg_running() { pg_as "$PG_BIN/pg_ctl" -D "$1" status >/dev/null 2>&1; }
+
+# Why it did not start, in a sentence.
+pg_why() {
+  local log=$1/server.log
+  if [ -f "$log" ] && tail -n 20 "$log" | grep -q 'No space left on device'; then
+    echo "The disk is full: PostgreSQL cannot write to $1. Free some space and start again; nothing was changed."
+  elif [ -f "$log" ] && tail -n 20 "$log" | grep -q 'lock file "postmaster.pid" already exists'; then
+    echo "Another PostgreSQL holds $1 (its lock file is $1/postmaster.pid). Stop it, or remove that file if no PostgreSQL runs there."
+  else
+    echo "PostgreSQL did not start from $1; its log $log says why."
+  fi
+}
+
+pg_up() {
+  local dir=$1 kind=${2:-kept} fast='' parent
+  pg_own "$dir" 2>/dev/null || { echo "The folder $dir cannot be made; choose another with VIVID_DATA."; return 1; }
+  parent=$dir
+  while [ "$(id -u)" = 0 ] && [ "$parent" != / ]; do
+    parent=$(dirname "$parent")
+    pg_as test -x "$parent" || {
+      echo "PostgreSQL's user may not enter $parent; choose a data folder elsewhere with VIVID_DATA, or allow it with chmod o+x."
+      return 1
+    }
+  done
+  PG_USER=vividroster
+  if [ ! -s "$dir/cluster/PG_VERSION" ]; then
+    [ -e "$dir/cluster" ] && find "$dir/cluster" -mindepth 1 -maxdepth 1 | grep -q . && {
+      echo "$dir/cluster is half made (an earlier first start was cut off). Move it away and start again; nothing in it was ever used."
+      return 1
+    }
+    PG_PASSWORD=$(head -c 24 /dev/urandom | base64 | tr -dc 'A-Za-z0-9')
+    (umask 077 && printf '%s' "$PG_PASSWORD" | pg_as tee "$dir/password" >/dev/null) 2>/dev/null || {
+      echo "Nothing can be written to $dir; the disk may be full or read-only. Nothing was changed."
+      return 1
+    }
+    pg_as chmod 600 "$dir/password"
+    rm -rf "$dir/making"
+    pg_as "$PG_BIN/initdb" -D "$dir/making" -U "$PG_USER" -A scram-sha-256 --pwfile="$dir/password" -E UTF8 \
+      --locale=C.UTF-8 --no-instructions $([ "$kind" = throwaway ] && echo --no-sync) >"/dev/null" 2>"$dir/initdb.log" || {
+      if grep -q 'No space left' "$dir/initdb.log"; then
+        echo "The disk is full: the database cannot be made in $dir. Free some space and start again."
+      else
+        echo "The database cannot be made in $dir: $(tail -n 1 "$dir/initdb.log")"
+      fi
+      rm -rf "$dir/making"
+      return 1
+    }
+    mv "$dir/making" "$dir/cluster"
+  fi
+  PG_PASSWORD=$(cat "$dir/password")
+  [ "$kind" = throwaway ] && fast='-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c wal_level=minimal -c max_wal_senders=0'
+  # Left running by a start that was killed: take it down properly first.
+  pg_running "$dir/cluster" && pg_as "$PG_BIN/pg_ctl" -D "$dir/cluster" -m fast -w -t 30 stop >/dev/null 2>&1
+  PG_PORT=$(pg_free_port) || { echo "No free port was found for PostgreSQL on 127.0.0.1."; return 1; }
+  pg_as "$PG_BIN/pg_ctl" -D "$dir/cluster" -l "$dir/cluster/server.log" -w -t 60 \
+    -o "-c listen_addresses=127.0.0.1 -c port=$PG_PORT -c unix_socket_directories='' -c max_connections=60 $fast" \
+    start >/dev/null 2>&1 || { pg_why "$dir/cluster"; return 1; }
+  if ! PGPASSWORD=$PG_PASSWORD "$PG_BIN/psql" -h 127.0.0.1 -p "$PG_PORT" -U "$PG_USER" -d vividroster -qAtc 'select 1' >/dev/null 2>&1; then
+    PGPASSWORD=$PG_PASSWORD "$PG_BIN/createdb" -h 127.0.0.1 -p "$PG_PORT" -U "$PG_USER" vividroster || {
+      echo "The database could not be created."
+      return 1
+    }
+  fi
+  PG_URL="jdbc:postgresql://127.0.0.1:$PG_PORT/vividroster"
+}
+
+pg_down() {
+  [ -d "$1/cluster" ] && pg_running "$1/cluster" && pg_as "$PG_BIN/pg_ctl" -D "$1/cluster" -m fast -w -t 30 stop >/dev/null 2>&1
+  return 0
+}

@@ -1,0 +1,65 @@
+package vividroster.server.account;
+
+import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import vividroster.server.platform.Role;
+import vividroster.server.platform.SignedIn;
+
+@RestController
+@RequestMapping("/api/people")
+@PreAuthorize("hasRole('DIRECTOR')")
+class PeopleController {
+
+    private final Accounts accounts;
+
+    PeopleController(Accounts accounts) {
+        this.accounts = accounts;
+    }
+
+    record Person(UUID id, String signInName, String displayName, Role role) {}
+
+    record NewPerson(
+            @NotBlank(message = "A person needs a sign-in name.") @Size(max = 120, message = "At most 120 letters.")
+            String signInName,
+
+            @NotBlank(message = "A person needs a name to show.") @Size(max = 120, message = "At most 120 letters.")
+            String displayName,
+
+            @NotNull(message = "Choose director or assistant.")
+            Role role,
+
+            @NotBlank(message = "Give a first password.")
+            @Size(min = 10, max = 70, message = "A password has 10 to 70 letters.")
+            String password) {}
+
+    @GetMapping
+    @Operation(operationId = "people", summary = "Everybody who may sign in")
+    List<Person> people(@AuthenticationPrincipal SignedIn person) {
+        return accounts.people(person.programId()).stream()
+                .map(row -> new Person(row.id(), row.signInName(), row.displayName(), row.role()))
+                .toList();
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "addPerson", summary = "Let another director or an assistant sign in")
+    Person add(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody NewPerson request) {
+        UUID id = accounts.add(
+                person.programId(), request.signInName(), request.displayName(), request.role(), request.password());
+        return new Person(id, request.signInName(), request.displayName(), request.role());
+    }
+}

@@ -1,0 +1,117 @@
+package vividroster.server.board;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.progress.BeltLadder;
+import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
+import vividroster.core.season.Assignment;
+import vividroster.server.hearing.HearingRuns;
+import vividroster.server.hearing.HearingRuns.Seated;
+import vividroster.server.hearing.Player;
+import vividroster.server.hearing.Progress;
+import vividroster.server.hearing.Progress.Sheet;
+import vividroster.server.roster.Rosters;
+
+/** Who passed what in a section. */
+@Service
+public class SectionBoards {
+
+    private final Rosters rosters;
+    private final Progress progress;
+    private final HearingRuns runs;
+
+    SectionBoards(Rosters rosters, Progress progress, HearingRuns runs) {
+        this.rosters = rosters;
+        this.progress = progress;
+        this.runs = runs;
+    }
+
+    /**
+     * A milestone set for anybody in the scope.
+     *
+     * @param dueOn earliest due day among the players
+     */
+    public record Column(Milestone milestone, LocalDate setOn, LocalDate dueOn) {}
+
+    /** @param columns by due day, then in shelf order; belts themselves are left to the belt column */
+    public record SectionBoard(List<Column> columns, List<Seated> rows, Sheet sheet) {}
+
+    @Transactional(readOnly = true)
+    public SectionBoard board(UUID programId, SectionScope scope, LocalDate on) {
+        List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, on);
+        List<Seated> rows = runs.seated(programId, seats, scope, on);
+        Sheet sheet = progress.sheet(programId, seats, on, List.of());
+        return new SectionBoard(columns(rows, sheet), rows, sheet);
+    }
+
+    private static List<Column> columns(List<Seated> rows, Sheet sheet) {
+        Map<UUID, List<Assignment>> assigned = rows.stream()
+                .flatMap(row -> sheet.assigned(row.player()).values().stream())
+                .collect(Collectors.groupingBy(Assignment::milestoneId));
+        Map<UUID, Integer> shelfPlace = new HashMap<>();
+        sheet.milestones().keySet().forEach(id -> shelfPlace.put(id, shelfPlace.size()));
+        List<Column> columns = new ArrayList<>();
+        assigned.forEach((id, assignments) -> {
+            Milestone milestone = sheet.milestones().get(id);
+            if (milestone.kind() != MilestoneKind.BELT) {
+                columns.add(new Column(
+                        milestone,
+                        assignments.stream()
+                                .map(Assignment::setOn)
+                                .min(Comparator.naturalOrder())
+                                .orElseThrow(),
+                        assignments.stream()
+                                .map(Assignment::dueOn)
+                                .min(Comparator.naturalOrder())
+                                .orElseThrow()));
+            }
+        });
+        columns.sort(Comparator.comparing(Column::dueOn)
+                .thenComparing(column -> shelfPlace.get(column.milestone().id())));
+        return columns;
+    }
+
+    /**
+     * The belt a player wears and the one ahead, on the ladder where the player stands highest.
+     *
+     * @param missing slots of the next belt not filled yet
+     */
+    public record Belting(Optional<Belt> worn, Optional<Belt> next, List<Milestone> missing) {}
+
+    public Belting belting(Player player, Sheet sheet) {
+        return sheet.belts().stream().collect(Collectors.groupingBy(Belt::ladder)).values().stream()
+                .filter(ladder -> ladder.stream()
+                        .anyMatch(
+                                belt -> !belt.milestonesFor(player.instrument()).isEmpty()))
+                .map(ladder -> new BeltLadder(ladder)
+                        .worn(player.instrument(), sheet.standings().getOrDefault(player, Map.of())))
+                .max(Comparator.comparingInt(worn -> worn.worn().map(Belt::rank).orElse(0)))
+                .map(worn -> new Belting(
+                        worn.worn(),
+                        worn.next()
+                                .filter(belt ->
+                                        !belt.milestonesFor(player.instrument()).isEmpty()),
+                        worn.next().map(belt -> missing(player, sheet, belt)).orElse(List.of())))
+                .orElse(new Belting(Optional.empty(), Optional.empty(), List.of()));
+    }
+
+    private static List<Milestone> missing(Player player, Sheet sheet, Belt belt) {
+        return belt.milestonesFor(player.instrument()).stream()
+                .filter(id -> !sheet.standing(player, id).fillsSlot())
+                .map(sheet.milestones()::get)
+                .toList();
+    }
+}

@@ -1,0 +1,219 @@
+package vividroster.server.demo;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import vividroster.core.curriculum.Criterion;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.curriculum.PassRule;
+import vividroster.core.progress.Attempt;
+import vividroster.core.progress.CriterionMark;
+import vividroster.core.progress.Evidence;
+import vividroster.core.progress.Outcome;
+import vividroster.core.progress.PassJudge;
+import vividroster.core.roster.Seat;
+import vividroster.core.season.Assignment;
+import vividroster.core.season.OrderBook;
+import vividroster.core.season.SchoolYear;
+import vividroster.server.demo.DemoStories.Effect;
+import vividroster.server.hearing.HeardAttempt;
+import vividroster.server.platform.Ids;
+import vividroster.server.roster.SchoolClass;
+
+/** Lives through the demo's first weeks: the same students, the same tries, every time. */
+final class DemoHistory {
+
+    private static final int TRIES_WITHOUT_END = 60;
+
+    private final SchoolYear year;
+    private final LocalDate today;
+    private final ZoneId zone;
+    private final Map<UUID, SchoolClass> classes;
+    private final Map<UUID, String> names;
+    private final Map<UUID, String> milestoneKeys;
+    private final Map<UUID, Milestone> milestones;
+    private final List<UUID> hearers;
+    private final DemoStories stories = new DemoStories();
+    private final Map<String, Integer> minuteOfDay = new HashMap<>();
+    private final List<HeardAttempt> history = new ArrayList<>();
+
+    DemoHistory(
+            SchoolYear year,
+            LocalDate today,
+            ZoneId zone,
+            Map<UUID, SchoolClass> classes,
+            Map<UUID, String> names,
+            Map<String, Milestone> byKey,
+            List<UUID> hearers) {
+        this.year = year;
+        this.today = today;
+        this.zone = zone;
+        this.classes = classes;
+        this.names = names;
+        this.milestoneKeys = new HashMap<>();
+        this.milestones = new HashMap<>();
+        byKey.forEach((key, milestone) -> {
+            milestoneKeys.put(milestone.id(), key);
+            milestones.put(milestone.id(), milestone);
+        });
+        this.hearers = hearers;
+    }
+
+    List<HeardAttempt> of(List<Seat> seats, OrderBook book) {
+        Map<String, List<Seat>> byPlayer = new LinkedHashMap<>();
+        seats.forEach(seat -> byPlayer.computeIfAbsent(seat.studentId() + seat.instrument(), k -> new ArrayList<>())
+                .add(seat));
+        Map<UUID, Set<UUID>> instrumentFreeDone = new HashMap<>();
+        byPlayer.values().forEach(held -> {
+            Map<UUID, Assignment> assigned = book.assignments(held, today);
+            assigned.values().forEach(assignment -> {
+                Milestone milestone = milestones.get(assignment.milestoneId());
+                boolean again = milestone.instrumentFree()
+                        && !instrumentFreeDone
+                                .computeIfAbsent(held.getFirst().studentId(), s -> new HashSet<>())
+                                .add(milestone.id());
+                if (milestone.kind() != MilestoneKind.BELT && !again) {
+                    live(held, assignment, milestone);
+                }
+            });
+        });
+        return history;
+    }
+
+    private void live(List<Seat> held, Assignment assignment, Milestone milestone) {
+        Seat seat = held.getFirst();
+        SchoolClass schoolClass = classes.get(seat.classId());
+        String student = names.get(seat.studentId());
+        String key = milestoneKeys.get(milestone.id());
+        String section = schoolClass.name() + "/" + seat.instrument();
+        if (stories.about(student, section, key, Effect.UNHEARD).isPresent()) {
+            return;
+        }
+        Random dice = new Random((student + "|" + key + "|" + seat.instrument()).hashCode());
+        double pace = stories.about(student, section, key, Effect.PACE)
+                .map(Double::parseDouble)
+                .orElse(0.6 + 0.36 * new Random(student.hashCode() * 31L).nextDouble());
+        boolean stuck = stories.about(student, section, key, Effect.STUCK).isPresent();
+        Optional<String> excuse = stories.about(student, section, key, Effect.EXCUSED);
+        Optional<String> substitute = stories.about(student, section, key, Effect.SUBSTITUTE);
+
+        List<LocalDate> meetings = assignment
+                .setOn()
+                .datesUntil(
+                        today.isBefore(assignment.dueOn().plusDays(15))
+                                ? today
+                                : assignment.dueOn().plusDays(15))
+                .filter(day -> year.meets(schoolClass.rotation(), day) && seat.isHeldOn(day))
+                .toList();
+        List<Attempt> tries = new ArrayList<>();
+        for (LocalDate day : meetings) {
+            boolean late = day.isAfter(assignment.dueOn());
+            boolean fresh = !assignment.dueOn().isBefore(today);
+            if (dice.nextDouble() > (fresh ? 0.26 : late ? 0.45 : 0.68)) {
+                continue;
+            }
+            if (excuse.isPresent()) {
+                hear(seat, milestone, day, Outcome.EXCUSED, Evidence.LIVE_ALONE, List.of(), excuse.get());
+                return;
+            }
+            if (dice.nextDouble() < 0.05) {
+                hear(seat, milestone, day, Outcome.ABSENT, Evidence.LIVE_ALONE, List.of(), "");
+                continue;
+            }
+            if (substitute.isPresent()) {
+                hear(seat, milestone, day, Outcome.PASS, Evidence.SUBSTITUTE, List.of(), "");
+                return;
+            }
+            if (tryOn(seat, milestone, day, dice, stuck ? -1 : pace + 0.12 * tries.size(), tries)) {
+                return;
+            }
+            if (stuck && tries.size() >= 3) {
+                return;
+            }
+        }
+    }
+
+    /** One visit; a rule of several good tries takes several in a row. True when the milestone is passed. */
+    private boolean tryOn(
+            Seat seat, Milestone milestone, LocalDate day, Random dice, double pace, List<Attempt> tries) {
+        int most = milestone.passRule() instanceof PassRule.KOfLastN rule ? rule.n() : 1;
+        for (int i = 0; i < most && tries.size() < TRIES_WITHOUT_END; i++) {
+            List<CriterionMark> marks = new ArrayList<>();
+            boolean good = dice.nextDouble() < pace;
+            for (Criterion criterion : milestone.criteria()) {
+                boolean fine = good || dice.nextDouble() < 0.65;
+                int points = criterion.topPoints() == 1
+                        ? (fine ? 1 : 0)
+                        : Math.min(criterion.topPoints(), (fine ? 3 : 2) + dice.nextInt(good ? 3 : 2));
+                marks.add(new CriterionMark(criterion.ordinal(), points));
+            }
+            if (!good && !marks.isEmpty() && marks.getFirst().points() == 1) {
+                marks.set(0, new CriterionMark(marks.getFirst().ordinal(), 0));
+            }
+            Outcome heard = good ? Outcome.PASS : Outcome.NOT_YET;
+            Outcome outcome = marks.isEmpty()
+                    ? heard
+                    : PassJudge.isGood(milestone, heard, marks) ? Outcome.PASS : Outcome.NOT_YET;
+            Evidence evidence =
+                    dice.nextInt(6) == 0 && marks.isEmpty() ? Evidence.LIVE_WITH_SECTION : Evidence.LIVE_ALONE;
+            tries.add(hear(seat, milestone, day, outcome, evidence, marks, ""));
+            if (passed(milestone, tries)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean passed(Milestone milestone, List<Attempt> tries) {
+        int needed = milestone.passRule() instanceof PassRule.KOfLastN rule ? rule.k() : 1;
+        int window = milestone.passRule() instanceof PassRule.KOfLastN rule ? rule.n() : 1;
+        return tries.subList(Math.max(0, tries.size() - window), tries.size()).stream()
+                        .filter(t -> t.outcome() == Outcome.PASS)
+                        .count()
+                >= needed;
+    }
+
+    private Attempt hear(
+            Seat seat,
+            Milestone milestone,
+            LocalDate day,
+            Outcome outcome,
+            Evidence evidence,
+            List<CriterionMark> marks,
+            String reason) {
+        SchoolClass schoolClass = classes.get(seat.classId());
+        int second = minuteOfDay.merge(seat.classId() + "|" + day, 1, Integer::sum) * 17;
+        Instant at = day.atTime(schoolClass.startsAt())
+                .plusSeconds(second)
+                .atZone(zone)
+                .toInstant();
+        UUID hearer = hearers.get(Math.floorMod(seat.instrument().hashCode() + day.getDayOfYear(), 5) == 0 ? 1 : 0);
+        Attempt attempt = new Attempt(
+                Ids.next(),
+                seat.studentId(),
+                milestone.id(),
+                seat.instrument(),
+                seat.classId(),
+                day,
+                at,
+                at,
+                evidence,
+                outcome,
+                marks,
+                false,
+                Optional.empty());
+        history.add(new HeardAttempt(attempt, milestone.version(), hearer, reason, ""));
+        return attempt;
+    }
+}

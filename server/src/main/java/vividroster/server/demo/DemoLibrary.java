@@ -1,0 +1,176 @@
+package vividroster.server.demo;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.apache.commons.csv.CSVRecord;
+import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.BeltSlot;
+import vividroster.core.curriculum.Criterion;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.curriculum.PassRule;
+import vividroster.core.music.Bpm;
+import vividroster.core.music.Key;
+import vividroster.core.music.Meter;
+import vividroster.server.library.BeltLook;
+import vividroster.server.library.Book;
+import vividroster.server.library.Library;
+import vividroster.server.library.LineFacts;
+import vividroster.server.library.TestFacts;
+import vividroster.server.platform.Ids;
+
+/** Puts the demo's book, checks, tests and belts on the shelves. */
+final class DemoLibrary {
+
+    private final Library library;
+    private final UUID programId;
+    private final Map<String, Milestone> byKey = new LinkedHashMap<>();
+    private int shelfOrder;
+
+    private DemoLibrary(Library library, UUID programId) {
+        this.library = library;
+        this.programId = programId;
+    }
+
+    /** @return milestones by the keys that orders and stories use */
+    static Map<String, Milestone> load(Library library, UUID programId) {
+        DemoLibrary demo = new DemoLibrary(library, programId);
+        demo.checks();
+        demo.lines();
+        demo.tests();
+        demo.belts();
+        return demo.byKey;
+    }
+
+    private Milestone keep(String key, Milestone milestone) {
+        byKey.put(key, milestone);
+        return milestone;
+    }
+
+    private static Milestone milestone(
+            MilestoneKind kind, CSVRecord row, String shortName, PassRule rule, List<Criterion> criteria) {
+        return new Milestone(Ids.next(), kind, shortName, row.get("title"), false, Set.of(), 1, rule, criteria);
+    }
+
+    private void checks() {
+        for (CSVRecord row : DemoFiles.rows("checks")) {
+            List<Criterion> criteria = new ArrayList<>();
+            for (String name : DemoFiles.split(row.get("criteria"))) {
+                criteria.add(new Criterion(criteria.size() + 1, name, 1, OptionalInt.empty()));
+            }
+            String[] kOfN = row.get("rule").split(" of ");
+            PassRule rule = kOfN.length == 2
+                    ? new PassRule.KOfLastN(Integer.parseInt(kOfN[0]), Integer.parseInt(kOfN[1]))
+                    : new PassRule.AllCriteria();
+            Milestone check = new Milestone(
+                    Ids.next(),
+                    MilestoneKind.TECHNIQUE_CHECK,
+                    row.get("short"),
+                    row.get("title"),
+                    row.get("instrument free").equals("yes"),
+                    Set.copyOf(DemoFiles.split(row.get("applies to"))),
+                    1,
+                    rule,
+                    criteria);
+            library.addCheck(programId, keep(row.get("key"), check), ++shelfOrder);
+        }
+    }
+
+    private void lines() {
+        Map<String, Book> volumes = new HashMap<>();
+        for (CSVRecord row : DemoFiles.rows("lines")) {
+            Book book = volumes.computeIfAbsent(row.get("volume"), volume -> {
+                Book added = new Book(Ids.next(), "Tideline Method", volume);
+                library.addBook(programId, added);
+                return added;
+            });
+            Milestone line =
+                    milestone(MilestoneKind.LINE, row, row.get("number"), new PassRule.OneGoodTry(), List.of());
+            library.addLine(
+                    programId,
+                    keep(row.get("key"), line),
+                    new LineFacts(
+                            line.id(),
+                            book.id(),
+                            Integer.parseInt(row.get("page")),
+                            Integer.parseInt(row.get("number")),
+                            Key.named(row.get("concert key")),
+                            Meter.parse(row.get("meter")),
+                            new Bpm(Integer.parseInt(row.get("tempo"))),
+                            Integer.parseInt(row.get("measures")),
+                            Integer.parseInt(row.get("played"))),
+                    ++shelfOrder);
+        }
+    }
+
+    private void tests() {
+        for (CSVRecord row : DemoFiles.rows("tests")) {
+            List<Criterion> criteria = new ArrayList<>();
+            for (String text : DemoFiles.split(row.get("criteria"))) {
+                String[] floor = text.split(" floor ");
+                int lastSpace = floor[0].lastIndexOf(' ');
+                criteria.add(new Criterion(
+                        criteria.size() + 1,
+                        floor[0].substring(0, lastSpace),
+                        Integer.parseInt(floor[0].substring(lastSpace + 1)),
+                        floor.length == 2 ? OptionalInt.of(Integer.parseInt(floor[1])) : OptionalInt.empty()));
+            }
+            Milestone test = milestone(
+                    MilestoneKind.PLAYING_TEST,
+                    row,
+                    row.get("short"),
+                    new PassRule.ScoreAtLeast(Integer.parseInt(row.get("mark"))),
+                    criteria);
+            library.addTest(
+                    programId,
+                    keep(row.get("key"), test),
+                    new TestFacts(
+                            test.id(), Optional.of(byKey.get(row.get("line")).id()), row.get("conditions")),
+                    ++shelfOrder);
+        }
+    }
+
+    private void belts() {
+        Map<String, Map<Integer, Map<String, UUID>>> fillings = new HashMap<>();
+        Map<String, String> names = new HashMap<>();
+        for (CSVRecord row : DemoFiles.rows("belt-slots")) {
+            int ordinal = Integer.parseInt(row.get("ordinal"));
+            names.put(row.get("belt") + ordinal, row.get("name"));
+            fillings.computeIfAbsent(row.get("belt"), belt -> new TreeMap<>())
+                    .computeIfAbsent(ordinal, o -> new HashMap<>())
+                    .put(row.get("instrument"), byKey.get(row.get("milestone")).id());
+        }
+        for (CSVRecord row : DemoFiles.rows("belts")) {
+            Milestone milestone = new Milestone(
+                    Ids.next(),
+                    MilestoneKind.BELT,
+                    row.get("name"),
+                    row.get("name"),
+                    false,
+                    Set.of(),
+                    1,
+                    new PassRule.AllSlots(),
+                    List.of());
+            List<BeltSlot> slots = fillings.get(row.get("key")).entrySet().stream()
+                    .map(slot ->
+                            new BeltSlot(slot.getKey(), names.get(row.get("key") + slot.getKey()), slot.getValue()))
+                    .toList();
+            Belt belt = new Belt(
+                    milestone.id(), row.get("ladder"), Integer.parseInt(row.get("rank")), row.get("name"), slots);
+            library.addBelt(
+                    programId,
+                    keep(row.get("key"), milestone),
+                    belt,
+                    new BeltLook(row.get("color"), row.get("weave"), Integer.parseInt(row.get("knots"))),
+                    ++shelfOrder);
+        }
+    }
+}

@@ -1,0 +1,201 @@
+package vividroster.server.demo;
+
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.apache.commons.csv.CSVRecord;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.instrument.Family;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.progress.Evidence;
+import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
+import vividroster.core.season.MilestoneOrder;
+import vividroster.core.season.OrderBook;
+import vividroster.core.season.SchoolYear;
+import vividroster.core.season.SchoolYear.Entry;
+import vividroster.core.season.SchoolYear.EntryKind;
+import vividroster.server.account.Accounts;
+import vividroster.server.hearing.HeardAttempt;
+import vividroster.server.hearing.Hearing;
+import vividroster.server.library.Library;
+import vividroster.server.office.Office;
+import vividroster.server.platform.Ids;
+import vividroster.server.platform.Role;
+import vividroster.server.roster.ClassShape;
+import vividroster.server.roster.Rosters;
+import vividroster.server.roster.SchoolClass;
+import vividroster.server.season.Orders;
+
+/** Loads the demo scenario from its data files, all of it or nothing. */
+@Component
+public class DemoLoader {
+
+    private final Office office;
+    private final Accounts accounts;
+    private final Rosters rosters;
+    private final Library library;
+    private final Orders orders;
+    private final Hearing hearing;
+    private final InstrumentCatalog catalog;
+
+    DemoLoader(
+            Office office,
+            Accounts accounts,
+            Rosters rosters,
+            Library library,
+            Orders orders,
+            Hearing hearing,
+            InstrumentCatalog catalog) {
+        this.office = office;
+        this.accounts = accounts;
+        this.rosters = rosters;
+        this.library = library;
+        this.orders = orders;
+        this.hearing = hearing;
+        this.catalog = catalog;
+    }
+
+    @Transactional
+    public UUID load() {
+        CSVRecord program = DemoFiles.rows("program").getFirst();
+        LocalDate today = LocalDate.parse(program.get("today"));
+        ZoneId zone = ZoneId.of(program.get("zone"));
+        UUID programId = office.open(program.get("name"), zone, today);
+        SchoolYear year = year(programId, program);
+        List<UUID> people = people(programId);
+        Map<String, SchoolClass> classes = classes(programId);
+        Map<UUID, String> names = new LinkedHashMap<>();
+        List<Seat> seats = seats(programId, classes, names);
+        Map<String, Milestone> milestones = DemoLibrary.load(library, programId);
+        List<MilestoneOrder> set = orders(classes, milestones);
+        orders.load(programId, people.getFirst(), set);
+
+        Map<UUID, SchoolClass> byId = new HashMap<>();
+        classes.values().forEach(c -> byId.put(c.id(), c));
+        OrderBook book = new OrderBook(set, milestones.values(), library.allBelts(programId), catalog);
+        List<HeardAttempt> history =
+                new DemoHistory(year, today, zone, byId, names, milestones, people).of(seats, book);
+        hearing.load(programId, history);
+        return programId;
+    }
+
+    private SchoolYear year(UUID programId, CSVRecord program) {
+        List<Entry> entries = DemoFiles.rows("calendar").stream()
+                .map(row -> new Entry(
+                        EntryKind.valueOf(row.get("kind")),
+                        row.get("name"),
+                        LocalDate.parse(row.get("first")),
+                        LocalDate.parse(row.get("last"))))
+                .toList();
+        List<String> rotation = DemoFiles.split(program.get("rotation"));
+        SchoolYear year = new SchoolYear(
+                LocalDate.parse(program.get("first")), LocalDate.parse(program.get("last")), entries, rotation);
+        office.layYear(programId, year.first().getYear() + "–" + year.last().getYear(), year, rotation);
+        return year;
+    }
+
+    private List<UUID> people(UUID programId) {
+        return DemoFiles.rows("people").stream()
+                .map(row -> accounts.add(
+                        programId,
+                        row.get("sign-in"),
+                        row.get("name"),
+                        Role.valueOf(row.get("role")),
+                        row.get("password")))
+                .toList();
+    }
+
+    private Map<String, SchoolClass> classes(UUID programId) {
+        Map<String, SchoolClass> classes = new LinkedHashMap<>();
+        for (CSVRecord row : DemoFiles.rows("classes")) {
+            SchoolClass added = new SchoolClass(
+                    Ids.next(),
+                    row.get("name"),
+                    row.get("campus"),
+                    ClassShape.valueOf(row.get("shape")),
+                    Optional.of(row.get("rotation")),
+                    Integer.parseInt(row.get("period")),
+                    LocalTime.parse(row.get("starts")),
+                    Integer.parseInt(row.get("minutes")));
+            rosters.addClass(programId, added);
+            classes.put(added.name(), added);
+        }
+        return classes;
+    }
+
+    private List<Seat> seats(UUID programId, Map<String, SchoolClass> classes, Map<UUID, String> names) {
+        Map<String, List<CSVRecord>> byName = new LinkedHashMap<>();
+        DemoFiles.rows("roster")
+                .forEach(row -> byName.computeIfAbsent(row.get("name"), n -> new ArrayList<>())
+                        .add(row));
+        List<Seat> seats = new ArrayList<>();
+        byName.forEach((name, rows) -> {
+            UUID id = rosters.addStudent(programId, name, studentId -> {
+                List<Seat> own =
+                        rows.stream().map(row -> seat(studentId, classes, row)).toList();
+                seats.addAll(own);
+                return own;
+            });
+            names.put(id, name);
+        });
+        return seats;
+    }
+
+    private static Seat seat(UUID studentId, Map<String, SchoolClass> classes, CSVRecord row) {
+        return new Seat(
+                studentId,
+                classes.get(row.get("class")).id(),
+                row.get("instrument"),
+                row.get("division"),
+                LocalDate.parse(row.get("start date")),
+                Optional.of(row.get("end date")).filter(end -> !end.isEmpty()).map(LocalDate::parse));
+    }
+
+    private static List<MilestoneOrder> orders(Map<String, SchoolClass> classes, Map<String, Milestone> milestones) {
+        return DemoFiles.rows("orders").stream()
+                .map(row -> {
+                    Set<Evidence> evidence = Evidence.countingByDefault();
+                    if (row.get("substitute").equals("yes")) {
+                        evidence = EnumSet.copyOf(evidence);
+                        evidence.add(Evidence.SUBSTITUTE);
+                    }
+                    return new MilestoneOrder(
+                            Ids.next(),
+                            milestones.get(row.get("milestone")).id(),
+                            LocalDate.parse(row.get("set")),
+                            LocalDate.parse(row.get("due")),
+                            evidence,
+                            List.of(scope(classes, row)));
+                })
+                .toList();
+    }
+
+    private static SectionScope scope(Map<String, SchoolClass> classes, CSVRecord row) {
+        if (row.get("class").isEmpty()) {
+            return new SectionScope.InstrumentAcrossClasses(row.get("instrument"));
+        }
+        UUID classId = classes.get(row.get("class")).id();
+        if (!row.get("family").isEmpty()) {
+            return new SectionScope.FamilyOfClass(classId, Family.valueOf(row.get("family")));
+        }
+        if (!row.get("instrument").isEmpty()) {
+            return new SectionScope.Section(
+                    classId,
+                    row.get("instrument"),
+                    Optional.of(row.get("division")).filter(d -> !d.isEmpty()));
+        }
+        return new SectionScope.Tutti(classId);
+    }
+}

@@ -1,0 +1,153 @@
+package vividroster.server.hearing;
+
+import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.progress.CriterionMark;
+import vividroster.core.progress.Evidence;
+import vividroster.core.progress.Outcome;
+import vividroster.server.platform.Absent;
+import vividroster.server.platform.Problem;
+import vividroster.server.platform.SignedIn;
+
+@RestController
+@RequestMapping("/api/attempts")
+class AttemptController {
+
+    private final Hearing hearing;
+
+    AttemptController(Hearing hearing) {
+        this.hearing = hearing;
+    }
+
+    /** @param points 0 for a criterion not seen */
+    record MarkRequest(int ordinal, int points) {}
+
+    record AttemptRequest(
+            @NotNull(message = "An attempt needs an id.") UUID id,
+
+            @NotNull(message = "Say which student was heard.")
+            UUID studentId,
+
+            @NotNull(message = "Say what was heard.") UUID milestoneId,
+
+            @NotNull(message = "Say in which class it was heard.")
+            UUID classId,
+
+            @NotNull(message = "Say what came of it.") Outcome outcome,
+            @Absent Evidence evidence,
+
+            @Absent @Size(max = 30, message = "At most 30 criteria.")
+            List<@Valid @NotNull MarkRequest> marks,
+
+            @Absent Boolean waived,
+
+            @Absent @Size(max = 300, message = "A reason has at most 300 letters.")
+            String reason,
+
+            @Absent @Size(max = 1000, message = "A note has at most 1000 letters.")
+            String note,
+
+            @Absent Instant heardAt) {}
+
+    record Batch(
+            @NotEmpty(message = "Nothing was sent.") @Size(max = 200, message = "Send at most 200 attempts at once.")
+            List<@Valid @NotNull AttemptRequest> attempts) {}
+
+    record CorrectionRequest(
+            @NotNull(message = "A correction needs an id.") UUID id,
+            @NotNull(message = "Say what came of it.") Outcome outcome,
+
+            @Absent @Size(max = 30, message = "At most 30 criteria.")
+            List<@Valid @NotNull MarkRequest> marks,
+
+            @NotNull(message = "A correction says why.") @Size(max = 300, message = "A reason has at most 300 letters.")
+            String reason) {}
+
+    record RecordedView(UUID id, UUID studentId, UUID milestoneId, Outcome outcome, StandingView standing) {}
+
+    @PostMapping
+    @Operation(operationId = "recordAttempt", summary = "Record one attempt; sending it twice records it once")
+    RecordedView record(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody AttemptRequest request) {
+        return view(hearing.record(person, List.of(heard(request))).getFirst());
+    }
+
+    @PostMapping("/batch")
+    @Operation(operationId = "recordAttempts", summary = "Record attempts of a whole section, all of them or none")
+    List<RecordedView> recordAll(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody Batch request) {
+        return hearing
+                .record(
+                        person,
+                        request.attempts().stream()
+                                .map(AttemptController::heard)
+                                .toList())
+                .stream()
+                .map(AttemptController::view)
+                .toList();
+    }
+
+    @PostMapping("/{attemptId}/correction")
+    @Operation(
+            operationId = "correctAttempt",
+            summary = "Correct or undo an attempt by a later entry; what was there is kept")
+    RecordedView correct(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID attemptId,
+            @Valid @RequestBody CorrectionRequest request) {
+        return view(hearing.correct(
+                person, attemptId, request.id(), request.outcome(), marks(request.marks()), request.reason()));
+    }
+
+    private static Hearing.Heard heard(AttemptRequest request) {
+        if (request.outcome() == Outcome.UNDONE) {
+            throw Problem.input("outcome", "To undo an attempt, correct it.");
+        }
+        return new Hearing.Heard(
+                request.id(),
+                request.studentId(),
+                request.milestoneId(),
+                request.classId(),
+                request.outcome(),
+                Optional.ofNullable(request.evidence()).orElse(Evidence.LIVE_ALONE),
+                marks(request.marks()),
+                Boolean.TRUE.equals(request.waived()),
+                Optional.ofNullable(request.reason()).orElse(""),
+                Optional.ofNullable(request.note()).orElse(""),
+                Optional.ofNullable(request.heardAt()));
+    }
+
+    private static List<CriterionMark> marks(List<MarkRequest> requests) {
+        if (requests == null) {
+            return List.of();
+        }
+        return requests.stream()
+                .map(mark -> {
+                    if (mark.ordinal() < 1 || mark.points() < 0 || mark.points() > 9) {
+                        throw Problem.input("marks", "Points go from 0 to 9 and criteria from 1.");
+                    }
+                    return new CriterionMark(mark.ordinal(), mark.points());
+                })
+                .toList();
+    }
+
+    private static RecordedView view(Hearing.Recorded recorded) {
+        return new RecordedView(
+                recorded.heard().attempt().id(),
+                recorded.heard().attempt().studentId(),
+                recorded.heard().attempt().milestoneId(),
+                recorded.heard().attempt().outcome(),
+                StandingView.of(recorded.standing()));
+    }
+}

@@ -1,0 +1,217 @@
+package vividroster.server.hearing;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
+import org.springframework.jdbc.core.namedparam.SqlParameterSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import vividroster.core.progress.Attempt;
+import vividroster.core.progress.CriterionMark;
+import vividroster.core.progress.Evidence;
+import vividroster.core.progress.Outcome;
+import vividroster.server.platform.Rows;
+
+/** Attempts: rows are added and read, nothing else. */
+@Repository
+class AttemptQueries {
+
+    private static final String COLUMNS = """
+            id, student_id, milestone_id, milestone_version, instrument, class_id, heard_by, heard_on, heard_at, recorded_at,
+            evidence, outcome, mark_ordinals, mark_points, waived, reason, note, corrects_id
+            """;
+
+    private static final String INSERT = """
+            insert into attempt (program_id, id, student_id, milestone_id, milestone_version, instrument, class_id, heard_by,
+                                 heard_on, heard_at, evidence, outcome, mark_ordinals, mark_points, waived, reason, note,
+                                 corrects_id)
+            values (:programId, :id, :studentId, :milestoneId, :version, :instrument, :classId, :heardBy,
+                    :heardOn, :heardAt, :evidence, :outcome, :ordinals, :points, :waived, :reason, :note,
+                    :corrects)
+            """;
+
+    private final JdbcClient jdbc;
+    private final NamedParameterJdbcTemplate batch;
+
+    AttemptQueries(JdbcClient jdbc, NamedParameterJdbcTemplate batch) {
+        this.jdbc = jdbc;
+        this.batch = batch;
+    }
+
+    /** Inserts what is not there yet. False when an attempt with this id, or a correction of the same one, was there. */
+    boolean insert(UUID programId, HeardAttempt heard) {
+        return jdbc.sql(INSERT + " on conflict do nothing")
+                        .paramSource(parameters(programId, heard))
+                        .update()
+                == 1;
+    }
+
+    void insertAll(UUID programId, List<HeardAttempt> heard) {
+        batch.batchUpdate(
+                INSERT, heard.stream().map(h -> parameters(programId, h)).toArray(SqlParameterSource[]::new));
+    }
+
+    Optional<HeardAttempt> find(UUID programId, UUID id) {
+        return jdbc.sql("select " + COLUMNS + " from attempt where program_id = :programId and id = :id")
+                .param("programId", programId)
+                .param("id", id)
+                .query(AttemptQueries::heard)
+                .optional();
+    }
+
+    boolean isCorrected(UUID programId, UUID id) {
+        return jdbc.sql("select exists (select 1 from attempt where program_id = :programId and corrects_id = :id)")
+                .param("programId", programId)
+                .param("id", id)
+                .query(Boolean.class)
+                .single();
+    }
+
+    /** What standings are derived from. */
+    List<Attempt> find(UUID programId, Collection<UUID> studentIds, Collection<UUID> milestoneIds) {
+        return jdbc.sql("""
+                        select id, student_id, milestone_id, instrument, class_id, heard_on, heard_at, recorded_at, evidence,
+                               outcome, waived, corrects_id
+                        from attempt
+                        where program_id = :programId and student_id = any(:students) and milestone_id = any(:milestones)
+                        """)
+                .param("programId", programId)
+                .param("students", Rows.array(studentIds))
+                .param("milestones", Rows.array(milestoneIds))
+                .query((row, n) -> attempt(row, List.of()))
+                .list();
+    }
+
+    /** Everything one student was heard with, corrections included, latest first. */
+    List<HeardAttempt> findOfStudent(UUID programId, UUID studentId) {
+        return jdbc.sql("select " + COLUMNS + """
+                        from attempt
+                        where program_id = :programId and student_id = :studentId
+                        order by heard_at desc, recorded_at desc
+                        """)
+                .param("programId", programId)
+                .param("studentId", studentId)
+                .query(AttemptQueries::heard)
+                .list();
+    }
+
+    /** The last day up to a day on which each student played for anyone. */
+    Map<UUID, LocalDate> findLastHeard(UUID programId, Collection<UUID> studentIds, LocalDate on) {
+        Map<UUID, LocalDate> last = new HashMap<>();
+        jdbc.sql("""
+                        select student_id, max(heard_on) as last_heard
+                        from attempt
+                        where program_id = :programId and student_id = any(:students) and heard_on <= :on
+                          and outcome in ('PASS', 'NOT_YET')
+                        group by student_id
+                        """)
+                .param("programId", programId)
+                .param("students", Rows.array(studentIds))
+                .param("on", on)
+                .query(row -> {
+                    last.put(Rows.id(row, "student_id"), Rows.day(row, "last_heard"));
+                });
+        return last;
+    }
+
+    /** Who of these students was heard first on the last day before a day when any of them was heard. */
+    Optional<UUID> findFirstOfLastRun(UUID programId, Collection<UUID> studentIds, LocalDate before) {
+        return jdbc.sql("""
+                        select student_id
+                        from attempt
+                        where program_id = :programId and student_id = any(:students) and heard_on < :before
+                          and outcome in ('PASS', 'NOT_YET')
+                        order by heard_on desc, heard_at, recorded_at
+                        limit 1
+                        """)
+                .param("programId", programId)
+                .param("students", Rows.array(studentIds))
+                .param("before", before)
+                .query(UUID.class)
+                .optional();
+    }
+
+    private static MapSqlParameterSource parameters(UUID programId, HeardAttempt heard) {
+        Attempt attempt = heard.attempt();
+        return new MapSqlParameterSource("programId", programId)
+                .addValue("id", attempt.id())
+                .addValue("studentId", attempt.studentId())
+                .addValue("milestoneId", attempt.milestoneId())
+                .addValue("version", heard.milestoneVersion())
+                .addValue("instrument", attempt.instrument())
+                .addValue("classId", attempt.classId())
+                .addValue("heardBy", heard.heardBy())
+                .addValue("heardOn", attempt.heardOn())
+                .addValue("heardAt", attempt.heardAt().atOffset(ZoneOffset.UTC))
+                .addValue("evidence", attempt.evidence().name())
+                .addValue("outcome", attempt.outcome().name())
+                .addValue(
+                        "ordinals",
+                        attempt.marks().stream().map(CriterionMark::ordinal).toArray(Integer[]::new))
+                .addValue(
+                        "points",
+                        attempt.marks().stream().map(CriterionMark::points).toArray(Integer[]::new))
+                .addValue("waived", attempt.waived())
+                .addValue("reason", heard.reason())
+                .addValue("note", heard.note())
+                .addValue("corrects", attempt.corrects().orElse(null), java.sql.Types.OTHER);
+    }
+
+    private static HeardAttempt heard(ResultSet row, int n) throws SQLException {
+        List<Integer> ordinals = Rows.numbers(row, "mark_ordinals");
+        List<Integer> points = Rows.numbers(row, "mark_points");
+        List<CriterionMark> marks = new ArrayList<>();
+        for (int i = 0; i < ordinals.size(); i++) {
+            marks.add(new CriterionMark(ordinals.get(i), points.get(i)));
+        }
+        return new HeardAttempt(
+                attempt(row, marks),
+                row.getInt("milestone_version"),
+                Rows.id(row, "heard_by"),
+                row.getString("reason"),
+                row.getString("note"));
+    }
+
+    private static Attempt attempt(ResultSet row, List<CriterionMark> marks) throws SQLException {
+        return new Attempt(
+                Rows.id(row, "id"),
+                Rows.id(row, "student_id"),
+                Rows.id(row, "milestone_id"),
+                row.getString("instrument"),
+                Rows.id(row, "class_id"),
+                Rows.day(row, "heard_on"),
+                row.getObject("heard_at", OffsetDateTime.class).toInstant(),
+                row.getObject("recorded_at", OffsetDateTime.class).toInstant(),
+                Evidence.valueOf(row.getString("evidence")),
+                Outcome.valueOf(row.getString("outcome")),
+                marks,
+                row.getBoolean("waived"),
+                Optional.ofNullable(Rows.id(row, "corrects_id")));
+    }
+
+    /** Names of who heard. */
+    Map<UUID, String> findNames(UUID programId, Set<UUID> accountIds) {
+        record Named(UUID id, String displayName) {}
+        return jdbc
+                .sql("select id, display_name from account where program_id = :programId and id = any(:ids)")
+                .param("programId", programId)
+                .param("ids", Rows.array(accountIds))
+                .query(Named.class)
+                .list()
+                .stream()
+                .collect(Collectors.toMap(Named::id, Named::displayName));
+    }
+}

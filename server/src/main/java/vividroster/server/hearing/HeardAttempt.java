@@ -1,0 +1,13 @@
+package vividroster.server.hearing;
+
+import java.util.UUID;
+import vividroster.core.progress.Attempt;
+
+/**
+ * An attempt with what was written down beside it.
+ *
+ * @param milestoneVersion of the criteria it was heard against
+ * @param reason of an excuse or a correction; empty otherwise
+ * @param note free words; empty when there are none
+ */
+public record HeardAttempt(Attempt attempt, int milestoneVersion, UUID heardBy, String reason, String note) {}

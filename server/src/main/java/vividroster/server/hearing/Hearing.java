@@ -1,0 +1,296 @@
+package vividroster.server.hearing;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Criterion;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.curriculum.PassRule;
+import vividroster.core.progress.Attempt;
+import vividroster.core.progress.CriterionMark;
+import vividroster.core.progress.Evidence;
+import vividroster.core.progress.Outcome;
+import vividroster.core.progress.PassJudge;
+import vividroster.core.progress.Standing;
+import vividroster.core.roster.Seat;
+import vividroster.server.library.Library;
+import vividroster.server.office.Office;
+import vividroster.server.platform.Problem;
+import vividroster.server.platform.SignedIn;
+import vividroster.server.roster.Rosters;
+
+/** Recording what was heard. */
+@Service
+public class Hearing {
+
+    private static final Duration CLOCK_SKEW = Duration.ofMinutes(10);
+
+    private final AttemptQueries queries;
+    private final Progress progress;
+    private final Library library;
+    private final Rosters rosters;
+    private final Office office;
+
+    Hearing(AttemptQueries queries, Progress progress, Library library, Rosters rosters, Office office) {
+        this.queries = queries;
+        this.progress = progress;
+        this.library = library;
+        this.rosters = rosters;
+        this.office = office;
+    }
+
+    /**
+     * What someone heard.
+     *
+     * @param id made by the client
+     * @param heardAt empty for now
+     * @param marks points by criterion; empty for a line
+     */
+    public record Heard(
+            UUID id,
+            UUID studentId,
+            UUID milestoneId,
+            UUID classId,
+            Outcome outcome,
+            Evidence evidence,
+            List<CriterionMark> marks,
+            boolean waived,
+            String reason,
+            String note,
+            Optional<Instant> heardAt) {}
+
+    /** An attempt that is on record, and where it leaves the student. */
+    public record Recorded(HeardAttempt heard, Standing standing) {}
+
+    /**
+     * Records attempts, all of them or none. Sending them again answers the same and records nothing.
+     *
+     * @throws Problem when a student, class or milestone is not there, or the outcome does not fit the milestone
+     */
+    @Transactional
+    public List<Recorded> record(SignedIn person, List<Heard> heard) {
+        Map<UUID, Milestone> milestones = new HashMap<>();
+        List<Recorded> recorded = new ArrayList<>();
+        for (Heard one : heard) {
+            Milestone milestone =
+                    milestones.computeIfAbsent(one.milestoneId(), id -> library.milestone(person.programId(), id));
+            recorded.add(record(person, one, milestone));
+        }
+        return recorded;
+    }
+
+    private Recorded record(SignedIn person, Heard heard, Milestone milestone) {
+        UUID programId = person.programId();
+        List<Seat> seats = rosters.seatsOf(programId, heard.studentId());
+        Instant now = office.now(programId);
+        Instant heardAt = heard.heardAt().orElse(now);
+        if (heardAt.isAfter(now.plus(CLOCK_SKEW))) {
+            throw Problem.input("heardAt", "This was heard in the future; check the clock of this device.");
+        }
+        LocalDate heardOn = heardAt.atZone(office.zone(programId)).toLocalDate();
+        Seat seat = seatIn(seats, heard.classId(), heardOn);
+        if (!milestone.isFor(seat.instrument())) {
+            throw Problem.input("milestoneId", "\"" + milestone.title() + "\" is not for this student's instrument.");
+        }
+        if (milestone.kind() == MilestoneKind.BELT) {
+            throw Problem.input("milestoneId", "A belt is earned by its slots; hear one of them.");
+        }
+        List<CriterionMark> marks = marks(milestone, heard);
+        Outcome outcome = judged(milestone, heard.outcome(), marks);
+        if (outcome == Outcome.EXCUSED && heard.reason().isBlank()) {
+            throw Problem.input("reason", "Say why the student is excused.");
+        }
+        HeardAttempt attempt = new HeardAttempt(
+                new Attempt(
+                        heard.id(),
+                        heard.studentId(),
+                        milestone.id(),
+                        seat.instrument(),
+                        heard.classId(),
+                        heardOn,
+                        heardAt,
+                        now,
+                        heard.evidence(),
+                        outcome,
+                        marks,
+                        heard.waived() && outcome == Outcome.EXCUSED,
+                        Optional.empty()),
+                milestone.version(),
+                person.accountId(),
+                heard.reason().strip(),
+                heard.note().strip());
+        if (!queries.insert(programId, attempt)) {
+            attempt = sameAsRecorded(programId, attempt);
+        }
+        return recorded(programId, seats, attempt, milestone);
+    }
+
+    private HeardAttempt sameAsRecorded(UUID programId, HeardAttempt sent) {
+        HeardAttempt before = queries.find(programId, sent.attempt().id())
+                .orElseThrow(() -> Problem.conflict("This attempt was corrected in the meantime; look again."));
+        Attempt a = before.attempt();
+        Attempt b = sent.attempt();
+        if (!a.studentId().equals(b.studentId())
+                || !a.milestoneId().equals(b.milestoneId())
+                || a.outcome() != b.outcome()
+                || !a.corrects().equals(b.corrects())) {
+            throw Problem.conflict("Another attempt has this id already; nothing was changed.");
+        }
+        return before;
+    }
+
+    /**
+     * Corrects an attempt by a later entry.
+     *
+     * @param outcome {@link Outcome#UNDONE} when it did not happen at all
+     * @throws Problem when there is no such attempt, or it was corrected already
+     */
+    @Transactional
+    public Recorded correct(
+            SignedIn person, UUID attemptId, UUID id, Outcome outcome, List<CriterionMark> points, String reason) {
+        UUID programId = person.programId();
+        HeardAttempt before = queries.find(programId, attemptId)
+                .orElseThrow(() -> Problem.notFound("There is no such attempt to correct."));
+        Attempt old = before.attempt();
+        if (reason.isBlank()) {
+            throw Problem.input("reason", "A correction says why.");
+        }
+        Milestone milestone = library.milestone(programId, old.milestoneId());
+        List<CriterionMark> marks = outcome.isTry() && !points.isEmpty() ? checked(milestone, points) : List.of();
+        if (outcome.isTry() && marks.isEmpty() && !milestone.criteria().isEmpty() && needsMarks(milestone)) {
+            throw Problem.input("marks", "Give the points again with the correction.");
+        }
+        HeardAttempt correction = new HeardAttempt(
+                new Attempt(
+                        id,
+                        old.studentId(),
+                        old.milestoneId(),
+                        old.instrument(),
+                        old.classId(),
+                        old.heardOn(),
+                        old.heardAt(),
+                        office.now(programId),
+                        old.evidence(),
+                        judged(milestone, outcome, marks),
+                        marks,
+                        false,
+                        Optional.of(old.id())),
+                milestone.version(),
+                person.accountId(),
+                reason.strip(),
+                "");
+        if (!queries.insert(programId, correction)) {
+            Optional<HeardAttempt> mine = queries.find(programId, id);
+            if (mine.isEmpty()) {
+                throw Problem.conflict(
+                        "This attempt was corrected already. Look at the student's folder for what stands.");
+            }
+            correction = sameAsRecorded(programId, correction);
+        }
+        return recorded(programId, rosters.seatsOf(programId, old.studentId()), correction, milestone);
+    }
+
+    /** Puts down attempts as they are; for data that was checked where it was made. */
+    @Transactional
+    public void load(UUID programId, List<HeardAttempt> heard) {
+        queries.insertAll(programId, heard);
+    }
+
+    @Transactional(readOnly = true)
+    public List<HeardAttempt> ofStudent(UUID programId, UUID studentId) {
+        return queries.findOfStudent(programId, studentId);
+    }
+
+    @Transactional(readOnly = true)
+    public Map<UUID, String> namesOfHearers(UUID programId, List<HeardAttempt> heard) {
+        Set<UUID> ids = heard.stream().map(HeardAttempt::heardBy).collect(Collectors.toSet());
+        return queries.findNames(programId, ids);
+    }
+
+    private Recorded recorded(UUID programId, List<Seat> seats, HeardAttempt heard, Milestone milestone) {
+        Player player = new Player(heard.attempt().studentId(), heard.attempt().instrument());
+        return new Recorded(heard, progress.standing(programId, seats, player, milestone, office.today(programId)));
+    }
+
+    /** The seat the student was heard in: the one held that day, else the last one in that class. */
+    private static Seat seatIn(List<Seat> seats, UUID classId, LocalDate on) {
+        List<Seat> inClass =
+                seats.stream().filter(seat -> seat.classId().equals(classId)).toList();
+        return inClass.stream()
+                .filter(seat -> seat.isHeldOn(on))
+                .findFirst()
+                .or(() -> inClass.isEmpty() ? Optional.empty() : Optional.of(inClass.getLast()))
+                .orElseThrow(() -> Problem.input("classId", "This student has no seat in that class."));
+    }
+
+    private static boolean needsMarks(Milestone milestone) {
+        return milestone.passRule() instanceof PassRule.ScoreAtLeast;
+    }
+
+    /** A check passed at one press was seen in every criterion; a test needs its points. */
+    private static List<CriterionMark> marks(Milestone milestone, Heard heard) {
+        if (!heard.outcome().isTry()) {
+            return List.of();
+        }
+        if (!heard.marks().isEmpty()) {
+            return checked(milestone, heard.marks());
+        }
+        if (needsMarks(milestone)) {
+            throw Problem.input(
+                    "marks", "\"" + milestone.title() + "\" is a playing test: give points for each criterion.");
+        }
+        return heard.outcome() == Outcome.PASS
+                ? milestone.criteria().stream()
+                        .map(c -> new CriterionMark(c.ordinal(), c.topPoints()))
+                        .toList()
+                : List.of();
+    }
+
+    private static List<CriterionMark> checked(Milestone milestone, List<CriterionMark> marks) {
+        Map<Integer, Criterion> criteria =
+                milestone.criteria().stream().collect(Collectors.toMap(Criterion::ordinal, c -> c));
+        Set<Integer> seen = marks.stream().map(CriterionMark::ordinal).collect(Collectors.toSet());
+        if (seen.size() != marks.size()) {
+            throw Problem.input("marks", "A criterion is marked twice.");
+        }
+        for (CriterionMark mark : marks) {
+            Criterion criterion = criteria.get(mark.ordinal());
+            if (criterion == null) {
+                throw Problem.input("marks", "\"" + milestone.title() + "\" has no criterion " + mark.ordinal() + ".");
+            }
+            if (mark.points() > criterion.topPoints()) {
+                throw Problem.input(
+                        "marks",
+                        criterion.name() + " has at most " + criterion.topPoints() + " points, not " + mark.points()
+                                + ".");
+            }
+        }
+        if (needsMarks(milestone) && !seen.equals(criteria.keySet())) {
+            String missing = milestone.criteria().stream()
+                    .filter(c -> !seen.contains(c.ordinal()))
+                    .map(Criterion::name)
+                    .collect(Collectors.joining(", "));
+            throw Problem.input("marks", "Points are missing for " + missing + ".");
+        }
+        return marks;
+    }
+
+    /** Whether a try with marks is good is the rule's to say, not the sender's. */
+    private static Outcome judged(Milestone milestone, Outcome sent, List<CriterionMark> marks) {
+        if (!sent.isTry() || marks.isEmpty()) {
+            return sent;
+        }
+        return PassJudge.isGood(milestone, sent, marks) ? Outcome.PASS : Outcome.NOT_YET;
+    }
+}

@@ -1,0 +1,109 @@
+package vividroster.server.hearing;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
+import vividroster.core.testing.FairOrder;
+import vividroster.core.testing.HearingTime;
+import vividroster.server.library.Library;
+import vividroster.server.library.LineFacts;
+import vividroster.server.library.TestFacts;
+import vividroster.server.roster.Rosters;
+import vividroster.server.roster.Student;
+
+/** Who is heard in a run, in which order, and how long it takes. */
+@Service
+public class HearingRuns {
+
+    /** A look at one criterion of a technique check. */
+    private static final int SECONDS_PER_CRITERION = 6;
+
+    private final AttemptQueries queries;
+    private final Rosters rosters;
+    private final Library library;
+    private final InstrumentCatalog catalog;
+    private final HearingTime time;
+
+    HearingRuns(AttemptQueries queries, Rosters rosters, Library library, InstrumentCatalog catalog, HearingTime time) {
+        this.queries = queries;
+        this.rosters = rosters;
+        this.library = library;
+        this.catalog = catalog;
+        this.time = time;
+    }
+
+    /** A student in a scope with the seat that brought them there and the other classes they sit in. */
+    public record Seated(Student student, Seat seat, Set<UUID> otherClasses) {
+        public Player player() {
+            return new Player(student.id(), seat.instrument());
+        }
+    }
+
+    /** The students of a scope in score order, each once, although some sit in two of its classes. */
+    @Transactional(readOnly = true)
+    public List<Seated> seated(UUID programId, List<Seat> seats, SectionScope scope, LocalDate on) {
+        Set<UUID> ids = seats.stream().map(Seat::studentId).collect(Collectors.toSet());
+        Map<UUID, Student> students = rosters.students(programId, ids);
+        Map<UUID, List<Seat>> byStudent =
+                seats.stream().filter(seat -> seat.isHeldOn(on)).collect(Collectors.groupingBy(Seat::studentId));
+        Comparator<Seated> scoreOrder = Comparator.<Seated>comparingInt(
+                        s -> catalog.withCode(s.seat().instrument()).scoreRank())
+                .thenComparing(s -> s.seat().division())
+                .thenComparing(s -> s.student().sortName())
+                .thenComparing(s -> s.student().id());
+        return byStudent.entrySet().stream()
+                .flatMap(entry -> entry.getValue().stream()
+                        .filter(seat -> scope.holds(seat, catalog))
+                        .min(Comparator.comparing(Seat::startsOn).thenComparing(Seat::classId))
+                        .map(seat -> new Seated(
+                                students.get(entry.getKey()),
+                                seat,
+                                entry.getValue().stream()
+                                        .map(Seat::classId)
+                                        .filter(id -> !id.equals(seat.classId()))
+                                        .collect(Collectors.toSet())))
+                        .stream())
+                .sorted(scoreOrder)
+                .toList();
+    }
+
+    /** @param lastHeardOn last day each student played for anyone, students never heard left out */
+    public record Queue(List<UUID> order, Map<UUID, LocalDate> lastHeardOn) {}
+
+    @Transactional(readOnly = true)
+    public Queue queue(UUID programId, List<Seated> inSeating, LocalDate on) {
+        List<UUID> ids = inSeating.stream().map(s -> s.student().id()).toList();
+        Map<UUID, LocalDate> lastHeard = queries.findLastHeard(programId, ids, on);
+        Optional<UUID> firstLastTime = queries.findFirstOfLastRun(programId, ids, on);
+        List<UUID> order = FairOrder.of(ids.stream()
+                .map(id -> new FairOrder.Candidate(
+                        id, Optional.ofNullable(lastHeard.get(id)), firstLastTime.equals(Optional.of(id))))
+                .toList());
+        return new Queue(order, lastHeard);
+    }
+
+    /** How long one student takes with this milestone. */
+    @Transactional(readOnly = true)
+    public Duration perStudent(UUID programId, Milestone milestone) {
+        Map<UUID, TestFacts> tests = library.tests(programId, List.of(milestone.id()));
+        UUID lineId = Optional.ofNullable(tests.get(milestone.id()))
+                .flatMap(TestFacts::lineId)
+                .orElse(milestone.id());
+        LineFacts line = library.lines(programId, List.of(lineId)).get(lineId);
+        return line == null
+                ? time.ofCheck(Math.max(1, milestone.criteria().size()), SECONDS_PER_CRITERION)
+                : time.ofLine(line.playedMeasures(), line.meter(), line.tempo());
+    }
+}

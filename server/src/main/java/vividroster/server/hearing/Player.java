@@ -1,0 +1,6 @@
+package vividroster.server.hearing;
+
+import java.util.UUID;
+
+/** A student on one instrument: the one whose milestones are passed or open. */
+public record Player(UUID studentId, String instrument) {}

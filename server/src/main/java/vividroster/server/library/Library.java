@@ -1,0 +1,109 @@
+package vividroster.server.library;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.instrument.Instrument;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.server.platform.Problem;
+
+/** Books with their lines, technique checks, playing tests and belts. */
+@Service
+public class Library {
+
+    private final LibraryQueries queries;
+    private final ShelfQueries shelves;
+    private final InstrumentCatalog catalog;
+
+    Library(LibraryQueries queries, ShelfQueries shelves, InstrumentCatalog catalog) {
+        this.queries = queries;
+        this.shelves = shelves;
+        this.catalog = catalog;
+    }
+
+    /** In shelf order. */
+    @Transactional(readOnly = true)
+    public List<Milestone> milestones(UUID programId, Collection<UUID> ids) {
+        return queries.findMilestones(programId, ids);
+    }
+
+    /** Everything on the shelves, in shelf order. */
+    @Transactional(readOnly = true)
+    public List<Milestone> allMilestones(UUID programId) {
+        return queries.findMilestones(programId, queries.findIdsOnShelf(programId));
+    }
+
+    @Transactional(readOnly = true)
+    public Milestone milestone(UUID programId, UUID id) {
+        return queries.findMilestones(programId, List.of(id)).stream()
+                .findFirst()
+                .orElseThrow(() -> Problem.notFound("The library has no such milestone."));
+    }
+
+    /** All belts, with slots filled for these instruments only. */
+    @Transactional(readOnly = true)
+    public List<Belt> belts(UUID programId, Collection<String> instruments) {
+        return queries.findBelts(programId, instruments);
+    }
+
+    @Transactional(readOnly = true)
+    public List<Belt> allBelts(UUID programId) {
+        return belts(
+                programId, catalog.inScoreOrder().stream().map(Instrument::code).toList());
+    }
+
+    @Transactional(readOnly = true)
+    public Map<UUID, BeltLook> beltLooks(UUID programId) {
+        return queries.findBeltLooks(programId);
+    }
+
+    @Transactional(readOnly = true)
+    public Map<UUID, LineFacts> lines(UUID programId, Collection<UUID> ids) {
+        return queries.findLines(programId, ids);
+    }
+
+    @Transactional(readOnly = true)
+    public Map<UUID, TestFacts> tests(UUID programId, Collection<UUID> ids) {
+        return queries.findTests(programId, ids);
+    }
+
+    @Transactional(readOnly = true)
+    public Map<UUID, Book> books(UUID programId) {
+        return queries.findBooks(programId).stream().collect(Collectors.toMap(Book::id, Function.identity()));
+    }
+
+    @Transactional
+    public void addBook(UUID programId, Book book) {
+        shelves.insertBook(programId, book);
+    }
+
+    @Transactional
+    public void addLine(UUID programId, Milestone milestone, LineFacts line, int shelfOrder) {
+        shelves.insertMilestone(programId, milestone, shelfOrder);
+        shelves.insertLine(programId, line);
+    }
+
+    @Transactional
+    public void addCheck(UUID programId, Milestone milestone, int shelfOrder) {
+        shelves.insertMilestone(programId, milestone, shelfOrder);
+    }
+
+    @Transactional
+    public void addTest(UUID programId, Milestone milestone, TestFacts test, int shelfOrder) {
+        shelves.insertMilestone(programId, milestone, shelfOrder);
+        shelves.insertTest(programId, test);
+    }
+
+    @Transactional
+    public void addBelt(UUID programId, Milestone milestone, Belt belt, BeltLook look, int shelfOrder) {
+        shelves.insertMilestone(programId, milestone, shelfOrder);
+        shelves.insertBelt(programId, belt, look);
+    }
+}

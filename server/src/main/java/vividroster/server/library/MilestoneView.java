@@ -1,0 +1,91 @@
+package vividroster.server.library;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.curriculum.PassRule;
+import vividroster.server.platform.Absent;
+
+/** A milestone as the API shows it. */
+public record MilestoneView(
+        UUID id,
+        MilestoneKind kind,
+        String shortName,
+        String title,
+        List<String> appliesTo,
+        String passRule,
+        @Absent Integer passMark,
+        List<CriterionView> criteria,
+        @Absent LineView line,
+        @Absent String conditions) {
+
+    /** @param floorPoints fewest points that may pass */
+    public record CriterionView(
+            int ordinal, String name, int topPoints, @Absent Integer floorPoints) {}
+
+    /** @param concertKey for example "B-flat major" */
+    public record LineView(
+            UUID bookId,
+            String book,
+            int page,
+            int number,
+            String concertKey,
+            String meter,
+            int tempoBpm,
+            int measures,
+            int playedMeasures) {}
+
+    public static MilestoneView of(
+            Milestone milestone, Map<UUID, LineFacts> lines, Map<UUID, TestFacts> tests, Map<UUID, Book> books) {
+        TestFacts test = tests.get(milestone.id());
+        LineFacts line = lines.get(milestone.id());
+        if (line == null && test != null) {
+            line = test.lineId().map(lines::get).orElse(null);
+        }
+        return new MilestoneView(
+                milestone.id(),
+                milestone.kind(),
+                milestone.shortName(),
+                milestone.title(),
+                milestone.appliesTo().stream().sorted().toList(),
+                ruleSentence(milestone.passRule()),
+                milestone.passRule() instanceof PassRule.ScoreAtLeast score ? score.mark() : null,
+                milestone.criteria().stream()
+                        .map(c -> new CriterionView(
+                                c.ordinal(),
+                                c.name(),
+                                c.topPoints(),
+                                c.floorPoints().isPresent()
+                                        ? (Integer) c.floorPoints().getAsInt()
+                                        : null))
+                        .toList(),
+                line == null ? null : lineView(line, books),
+                test == null ? null : test.conditions());
+    }
+
+    private static LineView lineView(LineFacts line, Map<UUID, Book> books) {
+        Book book = books.get(line.bookId());
+        return new LineView(
+                line.bookId(),
+                book == null ? "" : book.title() + ", " + book.volume(),
+                line.page(),
+                line.number(),
+                line.concertKey().name(),
+                line.meter().toString(),
+                line.tempo().value(),
+                line.measures(),
+                line.playedMeasures());
+    }
+
+    private static String ruleSentence(PassRule rule) {
+        return switch (rule) {
+            case PassRule.OneGoodTry one -> "one good try";
+            case PassRule.KOfLastN kOfN -> kOfN.k() + " of the last " + kOfN.n() + " tries";
+            case PassRule.AllCriteria all -> "every criterion seen in one try";
+            case PassRule.ScoreAtLeast score -> score.mark() + " points or more";
+            case PassRule.AllSlots slots -> "every slot passed";
+        };
+    }
+}

@@ -1,0 +1,155 @@
+package vividroster.server.library;
+
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.BeltSlot;
+import vividroster.core.curriculum.Criterion;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.PassRule;
+
+/** Puts things on the library's shelves. */
+@Repository
+class ShelfQueries {
+
+    private final JdbcClient jdbc;
+
+    ShelfQueries(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    private record RuleColumns(String name, Integer k, Integer n, Integer mark) {
+        static RuleColumns of(PassRule rule) {
+            return switch (rule) {
+                case PassRule.OneGoodTry one -> new RuleColumns("ONE_GOOD_TRY", null, null, null);
+                case PassRule.KOfLastN kOfN -> new RuleColumns("K_OF_LAST_N", kOfN.k(), kOfN.n(), null);
+                case PassRule.AllCriteria all -> new RuleColumns("ALL_CRITERIA", null, null, null);
+                case PassRule.ScoreAtLeast score -> new RuleColumns("SCORE_AT_LEAST", null, null, score.mark());
+                case PassRule.AllSlots slots -> new RuleColumns("ALL_SLOTS", null, null, null);
+            };
+        }
+    }
+
+    void insertMilestone(UUID programId, Milestone milestone, int shelfOrder) {
+        RuleColumns rule = RuleColumns.of(milestone.passRule());
+        jdbc.sql("""
+                insert into milestone (program_id, id, kind, short_name, title, instrument_free, applies_to, version,
+                                       pass_rule, pass_k, pass_n, pass_mark, shelf_order)
+                values (:programId, :id, :kind, :shortName, :title, :instrumentFree, :appliesTo, :version,
+                        :rule, :k, :n, :mark, :shelfOrder)
+                """)
+                .param("programId", programId)
+                .param("id", milestone.id())
+                .param("kind", milestone.kind().name())
+                .param("shortName", milestone.shortName())
+                .param("title", milestone.title())
+                .param("instrumentFree", milestone.instrumentFree())
+                .param("appliesTo", milestone.appliesTo().stream().sorted().toArray(String[]::new))
+                .param("version", milestone.version())
+                .param("rule", rule.name())
+                .param("k", rule.k())
+                .param("n", rule.n())
+                .param("mark", rule.mark())
+                .param("shelfOrder", shelfOrder)
+                .update();
+        for (Criterion criterion : milestone.criteria()) {
+            jdbc.sql("""
+                    insert into criterion (program_id, milestone_id, version, ordinal, name, top_points, floor_points)
+                    values (:programId, :milestoneId, :version, :ordinal, :name, :topPoints, :floorPoints)
+                    """)
+                    .param("programId", programId)
+                    .param("milestoneId", milestone.id())
+                    .param("version", milestone.version())
+                    .param("ordinal", criterion.ordinal())
+                    .param("name", criterion.name())
+                    .param("topPoints", criterion.topPoints())
+                    .param(
+                            "floorPoints",
+                            criterion.floorPoints().isPresent()
+                                    ? (Integer) criterion.floorPoints().getAsInt()
+                                    : null)
+                    .update();
+        }
+    }
+
+    void insertBook(UUID programId, Book book) {
+        jdbc.sql("insert into book (program_id, id, title, volume) values (:programId, :id, :title, :volume)")
+                .param("programId", programId)
+                .param("id", book.id())
+                .param("title", book.title())
+                .param("volume", book.volume())
+                .update();
+    }
+
+    void insertLine(UUID programId, LineFacts line) {
+        jdbc.sql("""
+                insert into line (program_id, milestone_id, book_id, page, number, concert_fifths, mode, meter_count,
+                                  meter_unit, tempo_bpm, measures, played_measures)
+                values (:programId, :milestoneId, :bookId, :page, :number, :fifths, :mode, :count, :unit, :tempo,
+                        :measures, :playedMeasures)
+                """)
+                .param("programId", programId)
+                .param("milestoneId", line.milestoneId())
+                .param("bookId", line.bookId())
+                .param("page", line.page())
+                .param("number", line.number())
+                .param("fifths", line.concertKey().fifths())
+                .param("mode", line.concertKey().mode().name())
+                .param("count", line.meter().count())
+                .param("unit", line.meter().unit())
+                .param("tempo", line.tempo().value())
+                .param("measures", line.measures())
+                .param("playedMeasures", line.playedMeasures())
+                .update();
+    }
+
+    void insertTest(UUID programId, TestFacts test) {
+        jdbc.sql("""
+                insert into playing_test (program_id, milestone_id, line_id, conditions)
+                values (:programId, :milestoneId, :lineId, :conditions)
+                """)
+                .param("programId", programId)
+                .param("milestoneId", test.milestoneId())
+                .param("lineId", test.lineId().orElse(null), java.sql.Types.OTHER)
+                .param("conditions", test.conditions())
+                .update();
+    }
+
+    void insertBelt(UUID programId, Belt belt, BeltLook look) {
+        jdbc.sql("""
+                insert into belt (program_id, milestone_id, ladder, rank, color, weave, knots)
+                values (:programId, :id, :ladder, :rank, :color, :weave, :knots)
+                """)
+                .param("programId", programId)
+                .param("id", belt.id())
+                .param("ladder", belt.ladder())
+                .param("rank", belt.rank())
+                .param("color", look.color())
+                .param("weave", look.weave())
+                .param("knots", look.knots())
+                .update();
+        for (BeltSlot slot : belt.slots()) {
+            jdbc.sql("""
+                    insert into belt_slot (program_id, belt_id, ordinal, name)
+                    values (:programId, :beltId, :ordinal, :name)
+                    """)
+                    .param("programId", programId)
+                    .param("beltId", belt.id())
+                    .param("ordinal", slot.ordinal())
+                    .param("name", slot.name())
+                    .update();
+            slot.fillings()
+                    .forEach((instrument, milestoneId) -> jdbc.sql("""
+                            insert into belt_slot_filling (program_id, belt_id, ordinal, instrument, milestone_id)
+                            values (:programId, :beltId, :ordinal, :instrument, :milestoneId)
+                            """)
+                            .param("programId", programId)
+                            .param("beltId", belt.id())
+                            .param("ordinal", slot.ordinal())
+                            .param("instrument", instrument)
+                            .param("milestoneId", milestoneId)
+                            .update());
+        }
+    }
+}

@@ -1,0 +1,118 @@
+package vividroster.server.office;
+
+import java.sql.Array;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import vividroster.core.season.SchoolYear;
+import vividroster.core.season.SchoolYear.Entry;
+import vividroster.core.season.SchoolYear.EntryKind;
+
+@Repository
+class ProgramQueries {
+
+    private final JdbcClient jdbc;
+
+    ProgramQueries(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    record ProgramRow(UUID id, String name, String zone, LocalDate fixedToday) {}
+
+    private record YearRow(UUID id, LocalDate first, LocalDate last, List<String> rotation) {}
+
+    boolean anyProgram() {
+        return jdbc.sql("select exists (select 1 from program)")
+                .query(Boolean.class)
+                .single();
+    }
+
+    void insertProgram(UUID programId, String name, String zone, LocalDate fixedToday) {
+        jdbc.sql("insert into program (id, name, zone, fixed_today) values (:id, :name, :zone, :fixedToday)")
+                .param("id", programId)
+                .param("name", name)
+                .param("zone", zone)
+                .param("fixedToday", fixedToday)
+                .update();
+    }
+
+    ProgramRow find(UUID programId) {
+        return jdbc.sql(
+                        "select id, name, zone, fixed_today from program where id = :programId -- the program_id itself")
+                .param("programId", programId)
+                .query(ProgramRow.class)
+                .single();
+    }
+
+    void insertYear(UUID programId, UUID id, String name, LocalDate first, LocalDate last, List<String> rotation) {
+        jdbc.sql("""
+                insert into school_year (program_id, id, name, first_day, last_day, rotation)
+                values (:programId, :id, :name, :first, :last, :rotation)
+                """)
+                .param("programId", programId)
+                .param("id", id)
+                .param("name", name)
+                .param("first", first)
+                .param("last", last)
+                .param("rotation", rotation.toArray(String[]::new))
+                .update();
+    }
+
+    void insertEntry(UUID programId, UUID id, UUID yearId, Entry entry) {
+        jdbc.sql("""
+                insert into calendar_entry (program_id, id, school_year_id, kind, name, first_day, last_day)
+                values (:programId, :id, :yearId, :kind, :name, :first, :last)
+                """)
+                .param("programId", programId)
+                .param("id", id)
+                .param("yearId", yearId)
+                .param("kind", entry.kind().name())
+                .param("name", entry.name())
+                .param("first", entry.first())
+                .param("last", entry.last())
+                .update();
+    }
+
+    /** The latest school year that has begun by a day, else the first one. */
+    Optional<SchoolYear> findYear(UUID programId, LocalDate on) {
+        Optional<YearRow> year = jdbc.sql("""
+                        select id, first_day, last_day, rotation
+                        from school_year
+                        where program_id = :programId
+                        order by first_day <= :on desc, abs(first_day - :on::date)
+                        limit 1
+                        """)
+                .param("programId", programId)
+                .param("on", on)
+                .query((row, n) -> {
+                    Array rotation = row.getArray("rotation");
+                    return new YearRow(
+                            row.getObject("id", UUID.class),
+                            row.getObject("first_day", LocalDate.class),
+                            row.getObject("last_day", LocalDate.class),
+                            List.of((String[]) rotation.getArray()));
+                })
+                .optional();
+        return year.map(y -> new SchoolYear(y.first(), y.last(), entries(programId, y.id()), y.rotation()));
+    }
+
+    private List<Entry> entries(UUID programId, UUID yearId) {
+        return jdbc.sql("""
+                        select kind, name, first_day, last_day
+                        from calendar_entry
+                        where program_id = :programId and school_year_id = :yearId
+                        order by first_day, last_day
+                        """)
+                .param("programId", programId)
+                .param("yearId", yearId)
+                .query((row, n) -> new Entry(
+                        EntryKind.valueOf(row.getString("kind")),
+                        row.getString("name"),
+                        row.getObject("first_day", LocalDate.class),
+                        row.getObject("last_day", LocalDate.class)))
+                .list();
+    }
+}

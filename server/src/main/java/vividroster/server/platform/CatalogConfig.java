@@ -1,0 +1,21 @@
+package vividroster.server.platform;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.testing.HearingTime;
+import vividroster.formats.catalog.InstrumentCatalogFile;
+
+@Configuration(proxyBeanMethods = false)
+class CatalogConfig {
+
+    @Bean
+    InstrumentCatalog instrumentCatalog() {
+        return InstrumentCatalogFile.shipped();
+    }
+
+    @Bean
+    HearingTime hearingTime() {
+        return HearingTime.DEFAULT;
+    }
+}

@@ -1,0 +1,107 @@
+package vividroster.server.platform;
+
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.validation.FieldError;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Every error as problem details: a status, a sentence a director understands and, for input, the field. */
+@RestControllerAdvice
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+    static ProblemDetail detail(HttpStatusCode status, String sentence, @Nullable String field) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, sentence);
+        if (field != null) {
+            detail.setProperty("field", field);
+        }
+        return detail;
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> problem(Problem problem) {
+        return ResponseEntity.status(problem.status())
+                .body(detail(
+                        problem.status(), problem.getMessage(), problem.field().orElse(null)));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> wrongType(MethodArgumentTypeMismatchException e) {
+        return ResponseEntity.badRequest()
+                .body(detail(
+                        HttpStatus.BAD_REQUEST,
+                        "\"" + e.getValue() + "\" cannot be read as " + e.getName() + ".",
+                        e.getName()));
+    }
+
+    @ExceptionHandler({AccessDeniedException.class, AuthenticationException.class})
+    void leaveToSecurity(RuntimeException e) {
+        throw e;
+    }
+
+    @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
+    ResponseEntity<ProblemDetail> databaseAway(Exception e) {
+        LOG.warn("The database does not answer: {}", e.getMessage());
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .body(detail(
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "The database does not answer at the moment. Nothing was recorded; it will be tried again.",
+                        null));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unexpected(Exception e) {
+        String mark = Ids.next().toString().substring(24);
+        LOG.error("Unexpected, answered with mark {}", mark, e);
+        return ResponseEntity.internalServerError()
+                .body(detail(
+                        HttpStatus.INTERNAL_SERVER_ERROR,
+                        "Something went wrong in the server and nothing was changed. The log has it under " + mark
+                                + ".",
+                        null));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        FieldError error = e.getBindingResult().getFieldError();
+        String field = error == null ? null : error.getField();
+        String sentence = error == null ? "Something in the request is missing." : error.getDefaultMessage();
+        return ResponseEntity.unprocessableContent().body(detail(HttpStatus.UNPROCESSABLE_CONTENT, sentence, field));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.badRequest()
+                .body(detail(HttpStatus.BAD_REQUEST, "The request could not be read; nothing was changed.", null));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMaxUploadSizeExceededException(
+            MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.unprocessableContent()
+                .body(detail(
+                        HttpStatus.UNPROCESSABLE_CONTENT,
+                        "The file is larger than 5 MB; nothing was changed.",
+                        "file"));
+    }
+}

@@ -1,0 +1,160 @@
+package vividroster.server.roster;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.io.IOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.MediaType;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.roster.RosterPlan.PlannedRow;
+import vividroster.core.roster.RowOutcome;
+import vividroster.server.platform.Absent;
+import vividroster.server.platform.SignedIn;
+
+@RestController
+@RequestMapping("/api/roster-import")
+@PreAuthorize("hasRole('DIRECTOR')")
+class ImportController {
+
+    private final RosterImport imports;
+    private final InstrumentCatalog catalog;
+
+    ImportController(RosterImport imports, InstrumentCatalog catalog) {
+        this.imports = imports;
+        this.catalog = catalog;
+    }
+
+    enum RowKind {
+        NEW_STUDENT,
+        NEW_SEAT,
+        MOVE,
+        UNCHANGED,
+        REFUSED
+    }
+
+    /** @param text what will happen, or why the row cannot be taken */
+    record PreviewRow(
+            int line,
+            String name,
+            String className,
+            String instrument,
+            String division,
+            RowKind kind,
+            String text,
+            @Absent String column) {}
+
+    record Preview(
+            String fingerprint,
+            String separator,
+            List<String> notices,
+            List<String> ignoredHeadings,
+            int students,
+            int seats,
+            int moves,
+            int unchanged,
+            int refused,
+            List<PreviewRow> rows) {}
+
+    @PostMapping(path = "/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @Operation(
+            operationId = "previewRoster",
+            summary = "What taking a roster file would do, row by row; changes nothing")
+    Preview preview(@AuthenticationPrincipal SignedIn person, @RequestPart MultipartFile file) throws IOException {
+        return preview(imports.plan(person.programId(), file.getBytes()));
+    }
+
+    @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @Operation(operationId = "takeRoster", summary = "Take the good rows of a roster file, all of them or none")
+    Preview take(
+            @AuthenticationPrincipal SignedIn person, @RequestPart MultipartFile file, @RequestParam String fingerprint)
+            throws IOException {
+        String name = file.getOriginalFilename() == null ? "roster.csv" : file.getOriginalFilename();
+        return preview(imports.take(person.programId(), person.accountId(), name, file.getBytes(), fingerprint));
+    }
+
+    private Preview preview(RosterImport.Planned planned) {
+        Map<String, Integer> firstLine = new HashMap<>();
+        List<PreviewRow> rows =
+                planned.rows().stream().map(row -> previewRow(row, firstLine)).toList();
+        int newStudents = (int) planned.rows().stream()
+                .filter(row -> row.outcome() instanceof RowOutcome.NewStudent)
+                .map(row -> ((RowOutcome.NewStudent) row.outcome()).studentKey())
+                .distinct()
+                .count();
+        return new Preview(
+                planned.fingerprint(),
+                planned.file().separator(),
+                planned.file().notices(),
+                planned.file().ignoredHeadings(),
+                newStudents,
+                (int) (planned.count(RowOutcome.NewStudent.class) + planned.count(RowOutcome.NewSeat.class)),
+                (int) planned.count(RowOutcome.Move.class),
+                (int) planned.count(RowOutcome.Unchanged.class),
+                (int) planned.count(RowOutcome.Refused.class),
+                rows);
+    }
+
+    private PreviewRow previewRow(PlannedRow planned, Map<String, Integer> firstLine) {
+        return switch (planned.outcome()) {
+            case RowOutcome.NewStudent student -> {
+                Integer before = firstLine.putIfAbsent(
+                        student.studentKey(), planned.row().line());
+                yield row(
+                        planned,
+                        RowKind.NEW_STUDENT,
+                        before == null
+                                ? "New student from " + student.seat().startsOn()
+                                : "Same student as line " + before + ", in one more class",
+                        null);
+            }
+            case RowOutcome.NewSeat seat ->
+                row(
+                        planned,
+                        RowKind.NEW_SEAT,
+                        "On the roster; joins this class from " + seat.seat().startsOn(),
+                        null);
+            case RowOutcome.Move move ->
+                row(
+                        planned,
+                        RowKind.MOVE,
+                        "Moves from "
+                                + place(move.from().instrument(), move.from().division()) + " to "
+                                + place(move.seat().instrument(), move.seat().division()) + " from "
+                                + move.seat().startsOn(),
+                        null);
+            case RowOutcome.Unchanged unchanged -> row(planned, RowKind.UNCHANGED, "On the roster already", null);
+            case RowOutcome.Refused refused ->
+                row(
+                        planned,
+                        RowKind.REFUSED,
+                        RefusalWording.sentence(refused.column(), refused.refusal()),
+                        refused.column().heading());
+        };
+    }
+
+    private String place(String instrument, String division) {
+        String name = catalog.withCode(instrument).name().toLowerCase(java.util.Locale.ROOT);
+        return division.isEmpty() ? name : name + " " + division;
+    }
+
+    private static PreviewRow row(PlannedRow planned, RowKind kind, String text, String column) {
+        return new PreviewRow(
+                planned.row().line(),
+                planned.name().shown(),
+                planned.row().className(),
+                planned.row().instrument(),
+                planned.row().division(),
+                kind,
+                text,
+                column);
+    }
+}

@@ -1,0 +1,208 @@
+package vividroster.server.roster;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
+import org.springframework.jdbc.core.namedparam.SqlParameterSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import vividroster.core.roster.Roster;
+import vividroster.core.roster.Seat;
+import vividroster.server.platform.Rows;
+
+@Repository
+class RosterQueries {
+
+    private final JdbcClient jdbc;
+    private final NamedParameterJdbcTemplate batch;
+
+    RosterQueries(JdbcClient jdbc, NamedParameterJdbcTemplate batch) {
+        this.jdbc = jdbc;
+        this.batch = batch;
+    }
+
+    record NewStudent(UUID id, String name, String sortName, String number) {}
+
+    record NewSeat(UUID id, Seat seat) {}
+
+    List<Roster.Student> findRosterStudents(UUID programId) {
+        return jdbc.sql("select id, name, student_number from student where program_id = :programId")
+                .param("programId", programId)
+                .query((row, n) -> new Roster.Student(
+                        Rows.id(row, "id"),
+                        row.getString("name"),
+                        Optional.ofNullable(row.getString("student_number"))))
+                .list();
+    }
+
+    /** Seats held on a day or beginning later. */
+    List<Seat> findSeatsNotEndedBefore(UUID programId, LocalDate day) {
+        return jdbc.sql("""
+                        select student_id, class_id, instrument, division, starts_on, ends_on
+                        from seat
+                        where program_id = :programId and (ends_on is null or ends_on >= :day)
+                        """)
+                .param("programId", programId)
+                .param("day", day)
+                .query(RosterQueries::seat)
+                .list();
+    }
+
+    /**
+     * All seats, in any class and at any time, of students who hold a seat in a scope on a day.
+     *
+     * @param classId null for every class
+     * @param instruments empty for every instrument
+     * @param division null for every division
+     */
+    List<Seat> findSeatsOfStudentsIn(
+            UUID programId, UUID classId, Collection<String> instruments, String division, LocalDate day) {
+        return jdbc.sql("""
+                        select student_id, class_id, instrument, division, starts_on, ends_on
+                        from seat
+                        where program_id = :programId
+                          and student_id in (
+                            select student_id
+                            from seat
+                            where program_id = :programId
+                              and (:classId::uuid is null or class_id = :classId)
+                              and (cardinality(:instruments::text[]) = 0 or instrument = any(:instruments))
+                              and (:division::text is null or division = :division)
+                              and starts_on <= :day
+                              and (ends_on is null or ends_on >= :day))
+                        """)
+                .param("programId", programId)
+                .param("classId", classId, java.sql.Types.OTHER)
+                .param("instruments", instruments.toArray(String[]::new))
+                .param("division", division)
+                .param("day", day)
+                .query(RosterQueries::seat)
+                .list();
+    }
+
+    List<Seat> findSeatsOfStudent(UUID programId, UUID studentId) {
+        return jdbc.sql("""
+                        select student_id, class_id, instrument, division, starts_on, ends_on
+                        from seat
+                        where program_id = :programId and student_id = :studentId
+                        order by starts_on, class_id
+                        """)
+                .param("programId", programId)
+                .param("studentId", studentId)
+                .query(RosterQueries::seat)
+                .list();
+    }
+
+    List<Student> findStudents(UUID programId, Collection<UUID> ids) {
+        return jdbc.sql("select id, name, sort_name from student where program_id = :programId and id = any(:ids)")
+                .param("programId", programId)
+                .param("ids", Rows.array(ids))
+                .query(Student.class)
+                .list();
+    }
+
+    List<Student> findAllStudents(UUID programId) {
+        return jdbc.sql("select id, name, sort_name from student where program_id = :programId order by sort_name, id")
+                .param("programId", programId)
+                .query(Student.class)
+                .list();
+    }
+
+    void insertStudents(UUID programId, List<NewStudent> students) {
+        batch.batchUpdate(
+                """
+                insert into student (program_id, id, name, sort_name, student_number)
+                values (:programId, :id, :name, :sortName, :number)
+                """,
+                students.stream()
+                        .map(student -> new MapSqlParameterSource("programId", programId)
+                                .addValue("id", student.id())
+                                .addValue("name", student.name())
+                                .addValue("sortName", student.sortName())
+                                .addValue("number", student.number()))
+                        .toArray(SqlParameterSource[]::new));
+    }
+
+    void insertSeats(UUID programId, List<NewSeat> seats) {
+        batch.batchUpdate(
+                """
+                insert into seat (program_id, id, student_id, class_id, instrument, division, starts_on, ends_on)
+                values (:programId, :id, :studentId, :classId, :instrument, :division, :startsOn, :endsOn)
+                """,
+                seats.stream()
+                        .map(seat -> new MapSqlParameterSource("programId", programId)
+                                .addValue("id", seat.id())
+                                .addValue("studentId", seat.seat().studentId())
+                                .addValue("classId", seat.seat().classId())
+                                .addValue("instrument", seat.seat().instrument())
+                                .addValue("division", seat.seat().division())
+                                .addValue("startsOn", seat.seat().startsOn())
+                                .addValue("endsOn", seat.seat().endsOn().orElse(null), java.sql.Types.DATE))
+                        .toArray(SqlParameterSource[]::new));
+    }
+
+    void giveNumber(UUID programId, UUID studentId, String number) {
+        jdbc.sql("""
+                update student set student_number = :number
+                where program_id = :programId and id = :studentId and student_number is null
+                """)
+                .param("programId", programId)
+                .param("studentId", studentId)
+                .param("number", number)
+                .update();
+    }
+
+    /** False when the student holds no open seat in the class any more. */
+    boolean endSeat(UUID programId, UUID studentId, UUID classId, LocalDate lastDay) {
+        return jdbc.sql("""
+                        update seat set ends_on = :lastDay
+                        where program_id = :programId and student_id = :studentId and class_id = :classId
+                          and ends_on is null and starts_on <= :lastDay
+                        """)
+                        .param("programId", programId)
+                        .param("studentId", studentId)
+                        .param("classId", classId)
+                        .param("lastDay", lastDay)
+                        .update()
+                == 1;
+    }
+
+    /** Holds off other imports of the programme until the transaction ends. */
+    void lockRoster(UUID programId) {
+        jdbc.sql("select id from program where id = :programId for update -- program_id is its own id")
+                .param("programId", programId)
+                .query(UUID.class)
+                .single();
+    }
+
+    void insertImport(UUID programId, UUID id, String file, UUID by, int taken, int unchanged, int refused) {
+        jdbc.sql("""
+                insert into roster_import (program_id, id, file_name, imported_by, rows_taken, rows_unchanged, rows_refused)
+                values (:programId, :id, :file, :by, :taken, :unchanged, :refused)
+                """)
+                .param("programId", programId)
+                .param("id", id)
+                .param("file", file)
+                .param("by", by)
+                .param("taken", taken)
+                .param("unchanged", unchanged)
+                .param("refused", refused)
+                .update();
+    }
+
+    private static Seat seat(ResultSet row, int n) throws SQLException {
+        return new Seat(
+                Rows.id(row, "student_id"),
+                Rows.id(row, "class_id"),
+                row.getString("instrument"),
+                row.getString("division"),
+                Rows.day(row, "starts_on"),
+                Rows.maybeDay(row, "ends_on"));
+    }
+}

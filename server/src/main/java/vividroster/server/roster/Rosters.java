@@ -1,0 +1,112 @@
+package vividroster.server.roster;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.roster.PersonName;
+import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
+import vividroster.server.platform.Ids;
+import vividroster.server.platform.Problem;
+
+/** Classes, students and who sits where. */
+@Service
+public class Rosters {
+
+    private final ClassQueries classes;
+    private final RosterQueries roster;
+    private final InstrumentCatalog catalog;
+
+    Rosters(ClassQueries classes, RosterQueries roster, InstrumentCatalog catalog) {
+        this.classes = classes;
+        this.roster = roster;
+        this.catalog = catalog;
+    }
+
+    @Transactional(readOnly = true)
+    public List<SchoolClass> classes(UUID programId) {
+        return classes.findAll(programId);
+    }
+
+    @Transactional(readOnly = true)
+    public SchoolClass schoolClass(UUID programId, UUID classId) {
+        return classes.find(programId, classId).orElseThrow(() -> Problem.notFound("There is no such class."));
+    }
+
+    @Transactional
+    public void addClass(UUID programId, SchoolClass added) {
+        if (!classes.insert(programId, added)) {
+            throw Problem.input("name", "There is a class called \"" + added.name() + "\" already.");
+        }
+    }
+
+    /** All seats, in any class, of the students who sit in a scope on a day. */
+    @Transactional(readOnly = true)
+    public List<Seat> seatsOfStudentsIn(UUID programId, SectionScope scope, LocalDate day) {
+        UUID classId = switch (scope) {
+            case SectionScope.Tutti tutti -> tutti.classId();
+            case SectionScope.FamilyOfClass family -> family.classId();
+            case SectionScope.Section section -> section.classId();
+            case SectionScope.InstrumentAcrossClasses all -> null;
+        };
+        if (classId != null) {
+            schoolClass(programId, classId);
+        }
+        String division = scope instanceof SectionScope.Section section
+                ? section.division().orElse(null)
+                : null;
+        return roster.findSeatsOfStudentsIn(
+                programId, classId, ScopeRequest.instruments(scope, catalog), division, day);
+    }
+
+    /** Every seat held on a day, in every class. */
+    @Transactional(readOnly = true)
+    public List<Seat> seatsOn(UUID programId, LocalDate day) {
+        return roster.findSeatsNotEndedBefore(programId, day).stream()
+                .filter(seat -> seat.isHeldOn(day))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Seat> seatsOf(UUID programId, UUID studentId) {
+        return roster.findSeatsOfStudent(programId, studentId);
+    }
+
+    @Transactional(readOnly = true)
+    public Map<UUID, Student> students(UUID programId, Collection<UUID> ids) {
+        return roster.findStudents(programId, ids).stream().collect(Collectors.toMap(Student::id, Function.identity()));
+    }
+
+    @Transactional(readOnly = true)
+    public List<Student> allStudents(UUID programId) {
+        return roster.findAllStudents(programId);
+    }
+
+    @Transactional(readOnly = true)
+    public Student student(UUID programId, UUID studentId) {
+        return roster.findStudents(programId, List.of(studentId)).stream()
+                .findFirst()
+                .orElseThrow(() -> Problem.notFound("There is no such student."));
+    }
+
+    /** A student with seats, as the demo knows them. */
+    @Transactional
+    public UUID addStudent(UUID programId, String typedName, Function<UUID, List<Seat>> seats) {
+        UUID id = Ids.next();
+        PersonName name = PersonName.read(typedName);
+        roster.insertStudents(programId, List.of(new RosterQueries.NewStudent(id, name.shown(), name.sorted(), null)));
+        roster.insertSeats(
+                programId,
+                seats.apply(id).stream()
+                        .map(seat -> new RosterQueries.NewSeat(Ids.next(), seat))
+                        .toList());
+        return id;
+    }
+}

@@ -1,0 +1,76 @@
+package vividroster.server.roster;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import vividroster.core.instrument.Family;
+import vividroster.core.instrument.Instrument;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.roster.SectionScope;
+import vividroster.server.platform.Absent;
+import vividroster.server.platform.Problem;
+
+/**
+ * Whole sections as the API names them: a class alone is tutti, with a family or an instrument (and division) a part
+ * of it; an instrument without a class is that instrument in every class.
+ */
+public record ScopeRequest(
+        @Absent UUID classId,
+        @Absent Family family,
+        @Absent String instrument,
+        @Absent String division) {
+
+    /** @throws Problem when the parts do not name a section */
+    public SectionScope toScope(InstrumentCatalog catalog) {
+        Optional<String> instrumentCode = given(instrument);
+        if (instrumentCode.isPresent() && !catalog.has(instrument)) {
+            throw Problem.input("instrument", "\"" + instrument + "\" is not an instrument of the catalog.");
+        }
+        if (family != null && instrumentCode.isPresent()) {
+            throw Problem.input("family", "Choose a family or an instrument, not both.");
+        }
+        if (classId == null) {
+            return instrumentCode
+                    .<SectionScope>map(SectionScope.InstrumentAcrossClasses::new)
+                    .orElseThrow(() -> Problem.input("classId", "Choose a class, or an instrument in every class."));
+        }
+        if (family != null) {
+            return new SectionScope.FamilyOfClass(classId, family);
+        }
+        return instrumentCode
+                .<SectionScope>map(code -> new SectionScope.Section(classId, code, given(division)))
+                .orElseGet(() -> new SectionScope.Tutti(classId));
+    }
+
+    public static ScopeRequest of(SectionScope scope) {
+        return switch (scope) {
+            case SectionScope.Tutti tutti -> new ScopeRequest(tutti.classId(), null, null, null);
+            case SectionScope.FamilyOfClass part -> new ScopeRequest(part.classId(), part.family(), null, null);
+            case SectionScope.Section section ->
+                new ScopeRequest(
+                        section.classId(),
+                        null,
+                        section.instrument(),
+                        section.division().orElse(null));
+            case SectionScope.InstrumentAcrossClasses all -> new ScopeRequest(null, null, all.instrument(), null);
+        };
+    }
+
+    /** The instruments of a scope, for a query; empty means all. */
+    static List<String> instruments(SectionScope scope, InstrumentCatalog catalog) {
+        return switch (scope) {
+            case SectionScope.Tutti tutti -> List.of();
+            case SectionScope.FamilyOfClass part ->
+                catalog.inScoreOrder().stream()
+                        .filter(i -> i.family() == part.family())
+                        .map(Instrument::code)
+                        .toList();
+            case SectionScope.Section section -> List.of(section.instrument());
+            case SectionScope.InstrumentAcrossClasses all -> List.of(all.instrument());
+        };
+    }
+
+    private static Optional<String> given(String text) {
+        return Optional.ofNullable(text).map(String::strip).filter(t -> !t.isEmpty());
+    }
+}

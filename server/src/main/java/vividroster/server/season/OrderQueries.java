@@ -1,0 +1,166 @@
+package vividroster.server.season;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import vividroster.core.instrument.Family;
+import vividroster.core.progress.Evidence;
+import vividroster.core.roster.SectionScope;
+import vividroster.core.season.MilestoneOrder;
+import vividroster.server.platform.Rows;
+import vividroster.server.roster.ScopeRequest;
+
+@Repository
+class OrderQueries {
+
+    private static final String SELECT = """
+            select o.id, o.milestone_id, o.set_on, o.due_on, o.evidence, s.class_id, s.family, s.instrument, s.division
+            from milestone_order o
+            join order_scope s on s.program_id = o.program_id and s.order_id = o.id
+            """;
+
+    private final JdbcClient jdbc;
+
+    OrderQueries(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    private record Row(
+            UUID id, UUID milestoneId, LocalDate setOn, LocalDate dueOn, Set<Evidence> evidence, SectionScope scope) {}
+
+    /** Orders not withdrawn with a scope in one of these classes or across classes. */
+    List<MilestoneOrder> findReaching(UUID programId, Collection<UUID> classIds) {
+        return orders(jdbc.sql(SELECT + """
+                        where o.program_id = :programId
+                          and o.withdrawn_at is null
+                          and (s.class_id = any(:classIds) or s.class_id is null)
+                        order by o.due_on, o.id, s.ordinal
+                        """)
+                .param("programId", programId)
+                .param("classIds", Rows.array(classIds))
+                .query(OrderQueries::row)
+                .list());
+    }
+
+    /** Orders not withdrawn of any of these milestones. */
+    List<MilestoneOrder> findOf(UUID programId, Collection<UUID> milestoneIds) {
+        return orders(jdbc.sql(SELECT + """
+                        where o.program_id = :programId
+                          and o.withdrawn_at is null
+                          and o.milestone_id = any(:milestoneIds)
+                        order by o.due_on, o.id, s.ordinal
+                        """)
+                .param("programId", programId)
+                .param("milestoneIds", Rows.array(milestoneIds))
+                .query(OrderQueries::row)
+                .list());
+    }
+
+    /** False when an order with this id is there already. */
+    boolean insert(UUID programId, MilestoneOrder order, UUID accountId) {
+        int inserted = jdbc.sql("""
+                        insert into milestone_order (program_id, id, milestone_id, set_on, due_on, evidence, ordered_by)
+                        values (:programId, :id, :milestoneId, :setOn, :dueOn, :evidence, :accountId)
+                        on conflict (program_id, id) do nothing
+                        """)
+                .param("programId", programId)
+                .param("id", order.id())
+                .param("milestoneId", order.milestoneId())
+                .param("setOn", order.setOn())
+                .param("dueOn", order.dueOn())
+                .param(
+                        "evidence",
+                        order.evidence().stream().map(Enum::name).sorted().toArray(String[]::new))
+                .param("accountId", accountId)
+                .update();
+        if (inserted == 0) {
+            return false;
+        }
+        int ordinal = 0;
+        for (SectionScope scope : order.scopes()) {
+            ScopeRequest columns = ScopeRequest.of(scope);
+            jdbc.sql("""
+                    insert into order_scope (program_id, order_id, ordinal, class_id, family, instrument, division)
+                    values (:programId, :orderId, :ordinal, :classId, :family, :instrument, :division)
+                    """)
+                    .param("programId", programId)
+                    .param("orderId", order.id())
+                    .param("ordinal", ++ordinal)
+                    .param("classId", columns.classId(), java.sql.Types.OTHER)
+                    .param(
+                            "family",
+                            columns.family() == null ? null : columns.family().name())
+                    .param("instrument", columns.instrument())
+                    .param("division", columns.division())
+                    .update();
+        }
+        return true;
+    }
+
+    /** False when there is no such order or it was withdrawn before. */
+    boolean withdraw(UUID programId, UUID orderId, UUID accountId) {
+        return jdbc.sql("""
+                        update milestone_order set withdrawn_at = now(), withdrawn_by = :accountId
+                        where program_id = :programId and id = :orderId and withdrawn_at is null
+                        """)
+                        .param("programId", programId)
+                        .param("orderId", orderId)
+                        .param("accountId", accountId)
+                        .update()
+                == 1;
+    }
+
+    private static List<MilestoneOrder> orders(List<Row> rows) {
+        Map<UUID, List<Row>> byOrder = new LinkedHashMap<>();
+        rows.forEach(row ->
+                byOrder.computeIfAbsent(row.id(), id -> new ArrayList<>()).add(row));
+        return byOrder.values().stream()
+                .map(of -> {
+                    Row first = of.getFirst();
+                    return new MilestoneOrder(
+                            first.id(),
+                            first.milestoneId(),
+                            first.setOn(),
+                            first.dueOn(),
+                            first.evidence(),
+                            of.stream().map(Row::scope).toList());
+                })
+                .toList();
+    }
+
+    private static Row row(ResultSet row, int n) throws SQLException {
+        Set<Evidence> evidence = EnumSet.noneOf(Evidence.class);
+        Rows.texts(row, "evidence").forEach(name -> evidence.add(Evidence.valueOf(name)));
+        UUID classId = Rows.id(row, "class_id");
+        String family = row.getString("family");
+        String instrument = row.getString("instrument");
+        SectionScope scope;
+        if (classId == null) {
+            scope = new SectionScope.InstrumentAcrossClasses(instrument);
+        } else if (family != null) {
+            scope = new SectionScope.FamilyOfClass(classId, Family.valueOf(family));
+        } else if (instrument != null) {
+            scope = new SectionScope.Section(classId, instrument, Optional.ofNullable(row.getString("division")));
+        } else {
+            scope = new SectionScope.Tutti(classId);
+        }
+        return new Row(
+                Rows.id(row, "id"),
+                Rows.id(row, "milestone_id"),
+                Rows.day(row, "set_on"),
+                Rows.day(row, "due_on"),
+                evidence,
+                scope);
+    }
+}

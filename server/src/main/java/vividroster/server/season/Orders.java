@@ -1,0 +1,110 @@
+package vividroster.server.season;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
+import vividroster.core.season.MilestoneOrder;
+import vividroster.core.season.SchoolYear;
+import vividroster.server.library.Library;
+import vividroster.server.office.Office;
+import vividroster.server.platform.Problem;
+import vividroster.server.roster.Rosters;
+
+/** Setting milestones for whole sections. */
+@Service
+public class Orders {
+
+    private final OrderQueries queries;
+    private final Library library;
+    private final Rosters rosters;
+    private final Office office;
+    private final InstrumentCatalog catalog;
+
+    Orders(OrderQueries queries, Library library, Rosters rosters, Office office, InstrumentCatalog catalog) {
+        this.queries = queries;
+        this.library = library;
+        this.rosters = rosters;
+        this.office = office;
+        this.catalog = catalog;
+    }
+
+    /** Orders that can reach seats in these classes. */
+    @Transactional(readOnly = true)
+    public List<MilestoneOrder> reaching(UUID programId, Collection<UUID> classIds) {
+        return queries.findReaching(programId, classIds);
+    }
+
+    @Transactional(readOnly = true)
+    public List<MilestoneOrder> of(UUID programId, Collection<UUID> milestoneIds) {
+        return queries.findOf(programId, milestoneIds);
+    }
+
+    /**
+     * Records orders, all of them or none. Sending them twice records them once.
+     *
+     * @throws Problem when an order reaches nobody, repeats one, or falls outside the school year
+     */
+    @Transactional
+    public void set(UUID programId, UUID accountId, List<MilestoneOrder> orders) {
+        SchoolYear year = office.year(programId);
+        for (MilestoneOrder order : orders) {
+            Milestone milestone = library.milestone(programId, order.milestoneId());
+            order.scopes().forEach(scope -> known(programId, scope));
+            if (order.setOn().isBefore(year.first()) || order.dueOn().isAfter(year.last())) {
+                throw Problem.input(
+                        "dueOn", "An order lies within the school year, " + year.first() + " to " + year.last() + ".");
+            }
+            if (!reachesSomebody(programId, order, milestone)) {
+                throw Problem.input(
+                        "scopes",
+                        "Nobody in the sections chosen can take \"" + milestone.title()
+                                + "\": it is for other instruments, or the sections are empty.");
+            }
+            Set<SectionScope> scopes = Set.copyOf(order.scopes());
+            queries.findOf(programId, List.of(order.milestoneId())).stream()
+                    .filter(before -> !before.id().equals(order.id())
+                            && Set.copyOf(before.scopes()).equals(scopes))
+                    .findFirst()
+                    .ifPresent(before -> {
+                        throw Problem.conflict("\"" + milestone.title() + "\" is set for these sections already, due "
+                                + before.dueOn() + ". Withdraw that order to set it anew.");
+                    });
+            queries.insert(programId, order, accountId);
+        }
+    }
+
+    /** Puts down orders as they are; for data that was checked where it was made. */
+    @Transactional
+    public void load(UUID programId, UUID accountId, List<MilestoneOrder> orders) {
+        orders.forEach(order -> queries.insert(programId, order, accountId));
+    }
+
+    @Transactional
+    public void withdraw(UUID programId, UUID accountId, UUID orderId) {
+        if (!queries.withdraw(programId, orderId, accountId)) {
+            throw Problem.notFound("There is no such order any more; perhaps it was withdrawn before.");
+        }
+    }
+
+    private void known(UUID programId, SectionScope scope) {
+        switch (scope) {
+            case SectionScope.Tutti tutti -> rosters.schoolClass(programId, tutti.classId());
+            case SectionScope.FamilyOfClass family -> rosters.schoolClass(programId, family.classId());
+            case SectionScope.Section section -> rosters.schoolClass(programId, section.classId());
+            case SectionScope.InstrumentAcrossClasses all -> {}
+        }
+    }
+
+    private boolean reachesSomebody(UUID programId, MilestoneOrder order, Milestone milestone) {
+        return order.scopes().stream()
+                .flatMap(scope -> rosters.seatsOfStudentsIn(programId, scope, order.dueOn()).stream())
+                .anyMatch((Seat seat) -> milestone.isFor(seat.instrument()) && order.reaches(seat, catalog));
+    }
+}

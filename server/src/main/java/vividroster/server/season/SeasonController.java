@@ -1,0 +1,186 @@
+package vividroster.server.season;
+
+import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.progress.Evidence;
+import vividroster.core.roster.SectionScope;
+import vividroster.core.season.MilestoneOrder;
+import vividroster.core.season.SchoolYear;
+import vividroster.server.office.Office;
+import vividroster.server.platform.Absent;
+import vividroster.server.platform.Problem;
+import vividroster.server.platform.SignedIn;
+import vividroster.server.roster.Rosters;
+import vividroster.server.roster.ScopeRequest;
+
+@RestController
+@RequestMapping("/api")
+class SeasonController {
+
+    private final Orders orders;
+    private final Office office;
+    private final Rosters rosters;
+    private final InstrumentCatalog catalog;
+
+    SeasonController(Orders orders, Office office, Rosters rosters, InstrumentCatalog catalog) {
+        this.orders = orders;
+        this.office = office;
+        this.rosters = rosters;
+        this.catalog = catalog;
+    }
+
+    /** @param number teaching week; absent in a break */
+    record WeekView(@Absent Integer number, LocalDate monday, LocalDate friday, int schoolDays) {}
+
+    record EntryView(SchoolYear.EntryKind kind, String name, LocalDate first, LocalDate last) {}
+
+    record YearView(LocalDate first, LocalDate last, LocalDate today, List<WeekView> weeks, List<EntryView> entries) {}
+
+    record OrderView(
+            UUID id,
+            UUID milestoneId,
+            LocalDate setOn,
+            LocalDate dueOn,
+            boolean substituteAccepted,
+            boolean partnerCheckPasses,
+            List<ScopeRequest> scopes) {}
+
+    /** @param orderId made by the client, so that sending twice orders once */
+    record WantedMilestone(
+            @NotNull(message = "An order needs an id.") UUID orderId,
+            @NotNull(message = "Choose a milestone.") UUID milestoneId) {}
+
+    record NewOrders(
+            @NotEmpty(message = "Choose at least one milestone.")
+            @Size(max = 40, message = "Order at most 40 milestones at once.")
+            List<@Valid WantedMilestone> milestones,
+
+            @NotEmpty(message = "Choose at least one section.") @Size(max = 60, message = "Choose at most 60 sections.")
+            List<@Valid ScopeRequest> scopes,
+
+            @NotNull(message = "Say from which day it is set.")
+            LocalDate setOn,
+
+            @NotNull(message = "Choose a due day.") LocalDate dueOn,
+            boolean substituteAccepted,
+            boolean partnerCheckPasses) {}
+
+    @GetMapping("/year")
+    @Operation(operationId = "year", summary = "The school year by weeks, with breaks and flags")
+    YearView year(@AuthenticationPrincipal SignedIn person) {
+        SchoolYear year = office.year(person.programId());
+        return new YearView(
+                year.first(),
+                year.last(),
+                office.today(person.programId()),
+                year.weeks().stream()
+                        .map(w -> new WeekView(
+                                w.number().orElse(null),
+                                w.monday(),
+                                w.friday(),
+                                w.schoolDays().size()))
+                        .toList(),
+                year.entries().stream()
+                        .map(e -> new EntryView(e.kind(), e.name(), e.first(), e.last()))
+                        .toList());
+    }
+
+    record DueDay(LocalDate dueOn) {}
+
+    @GetMapping("/season/due-day")
+    @Operation(
+            operationId = "dueDay",
+            summary = "The last meeting of a class in the week of a day: the default due day")
+    DueDay dueDay(
+            @AuthenticationPrincipal SignedIn person,
+            @RequestParam(required = false) UUID classId,
+            @RequestParam LocalDate on) {
+        SchoolYear year = office.year(person.programId());
+        Optional<String> letter = Optional.ofNullable(classId)
+                .flatMap(id -> rosters.schoolClass(person.programId(), id).rotation());
+        return new DueDay(year.lastMeeting(letter, year.weekOf(on))
+                .filter(day -> !day.isBefore(on))
+                .or(() -> year.nextMeeting(letter, on))
+                .orElse(year.last()));
+    }
+
+    @GetMapping("/season/orders")
+    @Operation(operationId = "orders", summary = "Orders of a class, or of every class, by due day")
+    List<OrderView> orders(@AuthenticationPrincipal SignedIn person, @RequestParam(required = false) UUID classId) {
+        List<UUID> classIds = classId == null
+                ? rosters.classes(person.programId()).stream().map(c -> c.id()).toList()
+                : List.of(rosters.schoolClass(person.programId(), classId).id());
+        return orders.reaching(person.programId(), classIds).stream()
+                .sorted(Comparator.comparing(MilestoneOrder::dueOn).thenComparing(MilestoneOrder::setOn))
+                .map(SeasonController::view)
+                .toList();
+    }
+
+    @PostMapping("/season/orders")
+    @ResponseStatus(HttpStatus.CREATED)
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(operationId = "order", summary = "Set milestones for whole sections, all of them or none")
+    List<OrderView> order(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody NewOrders request) {
+        if (request.dueOn().isBefore(request.setOn())) {
+            throw Problem.input("dueOn", "The due day comes before the day it is set.");
+        }
+        Set<Evidence> evidence = Evidence.countingByDefault();
+        if (request.substituteAccepted()) {
+            evidence.add(Evidence.SUBSTITUTE);
+        }
+        if (request.partnerCheckPasses()) {
+            evidence.add(Evidence.PARTNER_CHECK);
+        }
+        List<SectionScope> scopes = request.scopes().stream()
+                .map(scope -> scope.toScope(catalog))
+                .distinct()
+                .toList();
+        List<MilestoneOrder> wanted = request.milestones().stream()
+                .map(m -> new MilestoneOrder(
+                        m.orderId(), m.milestoneId(), request.setOn(), request.dueOn(), evidence, scopes))
+                .toList();
+        orders.set(person.programId(), person.accountId(), wanted);
+        return wanted.stream().map(SeasonController::view).toList();
+    }
+
+    @DeleteMapping("/season/orders/{orderId}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(operationId = "withdrawOrder", summary = "Withdraw an order; what was heard for it stays")
+    void withdraw(@AuthenticationPrincipal SignedIn person, @PathVariable UUID orderId) {
+        orders.withdraw(person.programId(), person.accountId(), orderId);
+    }
+
+    private static OrderView view(MilestoneOrder order) {
+        return new OrderView(
+                order.id(),
+                order.milestoneId(),
+                order.setOn(),
+                order.dueOn(),
+                order.evidence().contains(Evidence.SUBSTITUTE),
+                order.evidence().contains(Evidence.PARTNER_CHECK),
+                order.scopes().stream().map(ScopeRequest::of).toList());
+    }
+}
