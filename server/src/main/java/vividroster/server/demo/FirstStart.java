@@ -10,6 +10,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.account.Accounts;
@@ -35,12 +36,12 @@ class FirstStart implements ApplicationRunner {
             Office office,
             Accounts accounts,
             DemoLoader demo,
-            TransactionTemplate transaction,
+            PlatformTransactionManager transactions,
             @Value("${vivid.demo}") String withDemo) {
         this.office = office;
         this.accounts = accounts;
         this.demo = demo;
-        this.transaction = transaction;
+        this.transaction = new TransactionTemplate(transactions);
         this.withDemo = withDemo.equalsIgnoreCase("yes") || withDemo.equalsIgnoreCase("true");
     }
 

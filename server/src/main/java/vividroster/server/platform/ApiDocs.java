@@ -2,15 +2,17 @@ package vividroster.server.platform;
 
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
-import io.swagger.v3.oas.models.media.Schema;
-import java.lang.annotation.Annotation;
+import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.Map;
 import org.springdoc.core.customizers.OpenApiCustomizer;
-import org.springdoc.core.customizers.PropertyCustomizer;
 import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.ClassPathScanningCandidateComponentProvider;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.type.filter.AssignableTypeFilter;
+import org.springframework.util.ClassUtils;
 
 /** The documented API. Properties are required unless marked {@link Absent}, so that generated clients know. */
 @Configuration(proxyBeanMethods = false)
@@ -27,31 +29,35 @@ class ApiDocs {
     }
 
     @Bean
-    PropertyCustomizer requiredUnlessAbsent() {
-        return (property, type) -> {
-            Schema<?> parent = type.getParent();
-            Annotation[] annotations = type.getCtxAnnotations();
-            boolean absent = annotations != null && Arrays.stream(annotations).anyMatch(a -> a instanceof Absent);
-            if (parent != null && !absent) {
-                parent.addRequiredItem(type.getPropertyName());
-            }
-            return property;
+    OpenApiCustomizer requiredUnlessAbsent() {
+        return api -> {
+            api.setServers(List.of());
+            Map<String, List<String>> required = requiredByRecord();
+            api.getComponents().getSchemas().forEach((name, schema) -> schema.setRequired(required.get(name)));
         };
     }
 
-    @Bean
-    OpenApiCustomizer stable() {
-        return api -> {
-            api.setServers(List.of());
-            if (api.getComponents() != null && api.getComponents().getSchemas() != null) {
-                api.getComponents().getSchemas().values().stream()
-                        .filter(schema -> schema.getRequired() != null)
-                        .forEach(schema -> schema.setRequired(((Stream<?>) schema.getRequired().stream())
-                                .map(Object::toString)
-                                .distinct()
-                                .sorted()
-                                .toList()));
+    /** Records of the API by simple name, the name the document gives their schemas. */
+    private static Map<String, List<String>> requiredByRecord() {
+        ClassPathScanningCandidateComponentProvider records = new ClassPathScanningCandidateComponentProvider(false) {
+            @Override
+            protected boolean isCandidateComponent(
+                    org.springframework.beans.factory.annotation.AnnotatedBeanDefinition definition) {
+                return true;
             }
         };
+        records.addIncludeFilter(new AssignableTypeFilter(Record.class));
+        Map<String, List<String>> required = new HashMap<>();
+        records.findCandidateComponents("vividroster.server").forEach(found -> {
+            Class<?> type = ClassUtils.resolveClassName(found.getBeanClassName(), null);
+            required.put(
+                    type.getSimpleName(),
+                    Arrays.stream(type.getRecordComponents())
+                            .filter(component -> !component.isAnnotationPresent(Absent.class))
+                            .map(RecordComponent::getName)
+                            .sorted()
+                            .toList());
+        });
+        return required;
     }
 }

@@ -1,0 +1,84 @@
+# ./vivid start
+
+need_jdk
+need_node
+need_maven
+[ -n "${VIVID_DATABASE_URL:-}" ] || need_postgres
+hold_data_folder
+choose_port
+
+APP=server/target/app
+LOG=$DATA/vivid.log
+
+stale() {
+  [ ! -f "$APP/built" ] && return 0
+  [ -n "$(find pom.xml {core,formats,server,web}/pom.xml {core,formats,server}/src/main web/src web/public web/index.html \
+    web/package-lock.json web/vite.config.ts docs/openapi.json demo -newer "$APP/built" -print -quit)" ]
+}
+
+build() {
+  echo "Building (the first time takes a few minutes) ..."
+  rm -rf "$APP"
+  maven_quietly -DskipTests -Dspotless.check.skip=true -pl core,formats,web,server package || die "The build failed; the lines above say why."
+  "$JAVA_HOME/bin/java" -Djarmode=tools -jar server/target/vividroster-app.jar extract --destination "$APP" >/dev/null ||
+    die "The application could not be unpacked into $APP; the disk may be full."
+}
+
+java_app() { "$JAVA_HOME/bin/java" "$@" -jar "$APP/vividroster-app.jar"; }
+
+# One start for the class cache that makes the later ones quick. Works without it, only slower.
+learn_to_start_fast() {
+  echo "Preparing quick starts ..."
+  VIVID_PORT=0 java_app -XX:AOTCacheOutput="$APP/app.aot" -Dspring.context.exit=onRefresh >/dev/null 2>&1
+  touch "$APP/built"
+}
+
+APP_PID=
+stop() {
+  trap '' INT TERM HUP
+  if [ -n "$APP_PID" ] && kill -TERM "$APP_PID" 2>/dev/null; then
+    wait "$APP_PID" 2>/dev/null
+  fi
+  database_down
+}
+trap 'echo; echo "Stopping ..."; stop; exit 0' INT TERM HUP
+trap stop EXIT
+
+if stale; then
+  build
+fi
+database_up
+[ -f "$APP/built" ] || learn_to_start_fast
+
+cache=()
+[ -f "$APP/app.aot" ] && cache=(-XX:AOTCache="$APP/app.aot" -Xlog:aot=off -Xlog:cds=off)
+VIVID_PORT=$PORT "$JAVA_HOME/bin/java" "${cache[@]}" -XX:+UseSerialGC -Xmx768m --enable-native-access=ALL-UNNAMED \
+  -jar "$APP/vividroster-app.jar" >"$LOG" 2>&1 9>&- &
+APP_PID=$!
+
+until (exec 3<>"/dev/tcp/127.0.0.1/$PORT" && printf 'GET /actuator/health HTTP/1.0\r\n\r\n' >&3 && grep -q '"UP"' <&3) 2>/dev/null; do
+  if ! kill -0 "$APP_PID" 2>/dev/null; then
+    APP_PID=
+    if grep -q 'No space left on device' "$LOG"; then
+      die "The disk is full: the application could not start. Free some space and start again; nothing was changed."
+    fi
+    if grep -q 'already in use' "$LOG"; then
+      die "Port $PORT was taken by another program just now; start again."
+    fi
+    die "The application stopped while starting; $LOG says why: $(grep -m1 -oE 'Caused by: .*|ERROR .*' "$LOG" | cut -c1-200)"
+  fi
+  sleep 0.1
+done
+
+echo
+grep '^First sign-in: ' "$LOG"
+if [ "${VIVID_DEMO:-yes}" != no ]; then
+  demo=$(awk -F, 'NR>1 {printf "  %-8s password %-18s (%s)\n", $1, $4, tolower($3)}' demo/people.csv)
+fi
+echo "Vivid Roster is ready at http://127.0.0.1:$PORT"
+[ -n "${demo:-}" ] && echo "Demo sign-in:" && echo "$demo"
+echo "Ctrl-C stops it."
+wait "$APP_PID"
+code=$?
+APP_PID=
+die "The application stopped by itself (code $code); $LOG says why."

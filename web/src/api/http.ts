@@ -1,0 +1,70 @@
+/** An answer of the server that says what is wrong, in a sentence, and for input which field. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    sentence: string,
+    readonly field?: string,
+  ) {
+    super(sentence);
+  }
+}
+
+/** The server could not be reached; what was to be sent is still here. */
+export class Unreachable extends Error {
+  constructor() {
+    super("The server cannot be reached at the moment.");
+  }
+}
+
+const token = () => /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? "";
+
+async function request(method: string, path: string, body?: BodyInit, type?: string): Promise<Response> {
+  const headers: Record<string, string> = { Accept: "application/json" };
+  if (type) headers["Content-Type"] = type;
+  if (method !== "GET") headers["X-XSRF-TOKEN"] = decodeURIComponent(token());
+  let response: Response;
+  try {
+    response = await fetch(path, { method, headers, body, credentials: "same-origin" });
+  } catch {
+    throw new Unreachable();
+  }
+  if (response.ok) return response;
+  const problem = (await response.json().catch(() => ({}))) as { detail?: string; field?: string };
+  throw new Problem(
+    response.status,
+    problem.detail ?? `The server answered ${response.status}; nothing was changed.`,
+    problem.field,
+  );
+}
+
+/** Query string of what is given; undefined and empty values are left out. */
+export function query(values: object): string {
+  const search = new URLSearchParams();
+  for (const [name, value] of Object.entries(values)) {
+    if (value !== undefined && value !== null && value !== "") search.set(name, String(value));
+  }
+  const text = search.toString();
+  return text ? `?${text}` : "";
+}
+
+export async function get<T>(path: string): Promise<T> {
+  return (await request("GET", path)).json() as Promise<T>;
+}
+
+/** Posts JSON. A page left open over a sign-in has an old token: the answer brings a new one, so it is sent once more. */
+export async function post<T>(path: string, value: unknown): Promise<T> {
+  const send = () => request("POST", path, JSON.stringify(value), "application/json");
+  const response = await send().catch((error: unknown) => {
+    if (error instanceof Problem && error.status === 403) return send();
+    throw error;
+  });
+  return (response.status === 204 ? undefined : await response.json()) as T;
+}
+
+export async function postForm<T>(path: string, form: FormData): Promise<T> {
+  return (await request("POST", path, form)).json() as Promise<T>;
+}
+
+export async function remove(path: string): Promise<void> {
+  await request("DELETE", path);
+}

@@ -1,0 +1,48 @@
+import { useQuery } from "@tanstack/react-query";
+import { Navigate, Route, Routes } from "react-router";
+import { Problem } from "../api/http";
+import { FolderPage } from "../features/folder/FolderPage";
+import { HearPage } from "../features/hear/HearPage";
+import { RunPage } from "../features/hear/RunPage";
+import { LibraryPage } from "../features/library/LibraryPage";
+import { OfficePage } from "../features/office/OfficePage";
+import { PodiumPage } from "../features/podium/PodiumPage";
+import { BeltsPage } from "../features/roster/BeltsPage";
+import { BoardPage } from "../features/roster/BoardPage";
+import { StudentsPage } from "../features/roster/StudentsPage";
+import { SeasonPage } from "../features/season/SeasonPage";
+import { Failed } from "../ui/parts";
+import { meQuery } from "./queries";
+import { Shell } from "./Shell";
+import { SignIn } from "./SignIn";
+
+export function App() {
+  const me = useQuery(meQuery);
+  if (me.isPending) return <main aria-busy="true" className="p-8" />;
+  if (me.isError) {
+    if (me.error instanceof Problem && me.error.status === 401) return <SignIn />;
+    return (
+      <main className="mx-auto max-w-xl p-8">
+        <h1 className="mb-3 text-2xl">Vivid Roster</h1>
+        <Failed error={me.error} again={() => void me.refetch()} />
+      </main>
+    );
+  }
+  return (
+    <Shell me={me.data}>
+      <Routes>
+        <Route path="/podium" element={<PodiumPage />} />
+        <Route path="/season" element={<SeasonPage director={me.data.role === "DIRECTOR"} />} />
+        <Route path="/library" element={<LibraryPage />} />
+        <Route path="/hear" element={<HearPage />} />
+        <Route path="/hear/:milestoneId" element={<RunPage />} />
+        <Route path="/roster" element={<BoardPage />} />
+        <Route path="/roster/belts" element={<BeltsPage />} />
+        <Route path="/roster/students" element={<StudentsPage />} />
+        <Route path="/roster/students/:studentId" element={<FolderPage />} />
+        <Route path="/office" element={<OfficePage director={me.data.role === "DIRECTOR"} />} />
+        <Route path="*" element={<Navigate to="/podium" replace />} />
+      </Routes>
+    </Shell>
+  );
+}

@@ -1,0 +1,117 @@
+import { useQuery } from "@tanstack/react-query";
+import { Command } from "cmdk";
+import { useNavigate } from "react-router";
+import { span } from "./days";
+import { places } from "./places";
+import { classesQuery, instrumentsQuery, libraryQuery, studentsQuery, yearQuery } from "./queries";
+import { scopeSearch, tutti, useScope } from "./scope";
+
+/** One box to go anywhere: a student, line, check, section, class, week or place. */
+export function JumpBox({ onClose }: { onClose: () => void }) {
+  const students = useQuery(studentsQuery);
+  const library = useQuery(libraryQuery);
+  const classes = useQuery(classesQuery);
+  const instruments = useQuery(instrumentsQuery);
+  const year = useQuery(yearQuery);
+  const navigate = useNavigate();
+  const { search } = useScope();
+  const go = (pathname: string, change: Parameters<typeof scopeSearch>[1] = {}) => {
+    onClose();
+    void navigate({ pathname, search: scopeSearch(search, change) });
+  };
+  return (
+    <Command.Dialog
+      open
+      onOpenChange={(open) => !open && onClose()}
+      label="Jump to"
+      contentClassName="fixed inset-x-3 top-[12vh] z-50 mx-auto max-w-xl overflow-hidden rounded-xl border-[1.5px] border-base-content bg-base-100 shadow-2xl"
+      overlayClassName="fixed inset-0 z-40 bg-black/35"
+    >
+      <Command.Input
+        autoFocus
+        placeholder="A student, line, check, section, week or place"
+        className="hairline w-full border-b-[1.5px] bg-transparent px-5 py-3.5 text-lg outline-none"
+      />
+      <Command.List className="max-h-[50vh] overflow-y-auto p-2 [&_[cmdk-group-heading]]:soft [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-sm">
+        <Command.Empty className="soft px-3 py-4">Nothing by that name.</Command.Empty>
+        <Command.Group heading="Places">
+          {places.map((place) => (
+            <Item key={place.path} value={`place ${place.name}`} onSelect={() => go(place.path)}>
+              {place.name}
+            </Item>
+          ))}
+        </Command.Group>
+        <Command.Group heading="Students">
+          {students.data?.map((student) => (
+            <Item
+              key={student.id}
+              value={`${student.name} ${student.id}`}
+              onSelect={() => go(`/roster/students/${student.id}`)}
+            >
+              {student.name}
+              <span className="small soft ml-auto">
+                {student.seats.map((seat) => seat.className).join(", ")}
+              </span>
+            </Item>
+          ))}
+        </Command.Group>
+        <Command.Group heading="Classes and sections">
+          {classes.data?.map((c) => (
+            <Item
+              key={c.id}
+              value={`class ${c.name}`}
+              onSelect={() => go("/roster", { ...tutti, class: c.id })}
+            >
+              {c.name}
+            </Item>
+          ))}
+          {instruments.data?.map((instrument) => (
+            <Item
+              key={instrument.code}
+              value={`section ${instrument.plural}`}
+              onSelect={() => go("/roster", { ...tutti, class: "all", instrument: instrument.code })}
+            >
+              {instrument.plural}, every class
+            </Item>
+          ))}
+        </Command.Group>
+        <Command.Group heading="Hear">
+          {library.data?.milestones
+            .filter((m) => m.kind !== "BELT")
+            .map((m) => (
+              <Item
+                key={m.id}
+                value={`${m.kind === "LINE" ? `line ${m.shortName}` : m.shortName} ${m.title} ${m.id}`}
+                onSelect={() => go(`/hear/${m.id}`)}
+              >
+                {m.kind === "LINE" ? `Line ${m.shortName}, ${m.title}` : m.title}
+                <span className="small soft ml-auto">{m.line?.book}</span>
+              </Item>
+            ))}
+        </Command.Group>
+        <Command.Group heading="Weeks">
+          {year.data?.weeks
+            .filter((week) => week.number)
+            .map((week) => (
+              <Item
+                key={week.monday}
+                value={`week ${week.number} ${span(week.monday, week.friday)}`}
+                onSelect={() => go("/podium", { week: week.monday })}
+              >
+                Week {week.number}, {span(week.monday, week.friday)}
+              </Item>
+            ))}
+        </Command.Group>
+      </Command.List>
+    </Command.Dialog>
+  );
+}
+
+function Item(props: { value: string; onSelect: () => void; children: React.ReactNode }) {
+  return (
+    <Command.Item
+      {...props}
+      className="data-[selected=true]:bg-neutral data-[selected=true]:text-neutral-content flex cursor-pointer items-baseline gap-3 rounded-lg px-3 py-1.5 [&[data-selected=true]_.soft]:text-inherit"
+    />
+  );
+}

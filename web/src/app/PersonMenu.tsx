@@ -1,0 +1,66 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { remove } from "../api/http";
+import type { Me } from "../api/types";
+import { currentTheme, setTheme } from "./theme";
+
+const initials = (name: string) =>
+  name
+    .split(/\s+/)
+    .map((word) => word[0] ?? "")
+    .slice(0, 2)
+    .join("")
+    .toUpperCase();
+
+export function PersonMenu({ me, onKeys }: { me: Me; onKeys: () => void }) {
+  const client = useQueryClient();
+  const [theme, setCurrent] = useState(currentTheme);
+  const signOut = useMutation({
+    mutationFn: () => remove("/api/session"),
+    onSettled: () => {
+      client.clear();
+      window.location.assign("/");
+    },
+  });
+  const other = theme === "paper" ? "pit" : "paper";
+  return (
+    <details className="dropdown dropdown-end">
+      <summary
+        aria-label={`${me.displayName}, menu`}
+        className="grid size-8 cursor-pointer list-none place-items-center rounded-full border-[1.5px] border-[var(--bar-content)] text-[13px]"
+      >
+        {initials(me.displayName)}
+      </summary>
+      <div className="dropdown-content bg-base-100 text-base-content border-base-content z-40 mt-2 w-60 rounded-xl border-[1.5px] p-2 shadow-lg">
+        <p className="px-3 pt-1 font-semibold">{me.displayName}</p>
+        <p className="small soft px-3 pb-2">
+          {me.role === "DIRECTOR" ? "Director" : "Assistant"}, {me.program}
+        </p>
+        <button
+          type="button"
+          className="hover:bg-base-200 block w-full rounded-lg px-3 py-2 text-left"
+          onClick={() => {
+            setTheme(other);
+            setCurrent(other);
+          }}
+        >
+          {other === "pit" ? "Dark, for the pit" : "Light, for the day"}
+        </button>
+        <button
+          type="button"
+          className="hover:bg-base-200 block w-full rounded-lg px-3 py-2 text-left"
+          onClick={onKeys}
+        >
+          Keys of this screen
+        </button>
+        <button
+          type="button"
+          className="hover:bg-base-200 block w-full rounded-lg px-3 py-2 text-left"
+          onClick={() => signOut.mutate()}
+        >
+          Sign out
+        </button>
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,33 @@
+import { useSyncExternalStore } from "react";
+import { outbox } from "../features/hear/outbox";
+
+/** Marks not sent yet, and marks the server refused: never hidden. */
+export function WaitingMarks() {
+  const { waiting, refused } = useSyncExternalStore(outbox.subscribe, outbox.snapshot);
+  if (waiting.length === 0 && refused.length === 0) return null;
+  return (
+    <details className="dropdown dropdown-end">
+      <summary className="cursor-pointer list-none rounded-full bg-[var(--now)] px-3 py-1 text-sm font-semibold text-[#20242C]">
+        {waiting.length > 0 ? `${waiting.length} to send` : `${refused.length} refused`}
+      </summary>
+      <div className="dropdown-content bg-base-100 text-base-content border-base-content z-40 mt-2 w-80 rounded-xl border-[1.5px] p-4 shadow-lg">
+        {waiting.length > 0 && (
+          <p>
+            {waiting.length === 1 ? "One mark waits" : `${waiting.length} marks wait`} on this device and{" "}
+            {waiting.length === 1 ? "is" : "are"} sent as soon as the server answers.
+          </p>
+        )}
+        {refused.map((entry) => (
+          <div key={entry.id} className="mt-2">
+            <p>
+              <b>{entry.label}</b>: {entry.sentence}
+            </p>
+            <button type="button" className="small underline" onClick={() => outbox.drop(entry.id)}>
+              Put aside
+            </button>
+          </div>
+        ))}
+      </div>
+    </details>
+  );
+}

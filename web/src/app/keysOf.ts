@@ -1,0 +1,29 @@
+type Keys = [keys: string[], what: string][];
+
+const everywhere: Keys = [
+  [["/"], "jump to a student, line, section or place"],
+  [["[", "]"], "section before, section after"],
+  [["T"], "tutti"],
+  [["<", ">"], "week before, week after"],
+  [["?"], "this list"],
+];
+
+const hearing: Keys = [
+  [["Enter"], "passed; for a check or test: record what is marked"],
+  [["Space"], "not yet"],
+  [["A"], "absent"],
+  [["X"], "excused, then choose why"],
+  [["1", "–", "9"], "check: mark a criterion not seen; test: points for the next criterion"],
+  [["U"], "undo the last mark"],
+  [["↑", "↓"], "student before, student after"],
+  [["S"], "whole section at once, and back"],
+];
+
+const season: Keys = [[["O"], "order milestones"]];
+
+/** The keys a screen listens to. */
+export function keysOf(path: string): Keys {
+  if (/^\/hear\/./.test(path)) return [...hearing, ...everywhere];
+  if (path.startsWith("/season")) return [...season, ...everywhere];
+  return everywhere;
+}

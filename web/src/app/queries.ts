@@ -1,0 +1,62 @@
+import { queryOptions } from "@tanstack/react-query";
+import { get, query } from "../api/http";
+import type {
+  BoardView,
+  ClassView,
+  Instrument,
+  LibraryView,
+  Me,
+  SectionView,
+  Student,
+  YearView,
+} from "../api/types";
+import type { Scope } from "./scope";
+
+/** Reads that many screens share. What hearing changes is kept under "progress", to be read anew after a mark. */
+export const meQuery = queryOptions({
+  queryKey: ["me"],
+  queryFn: () => get<Me>("/api/session"),
+  retry: false,
+  staleTime: Infinity,
+});
+
+export const yearQuery = queryOptions({
+  queryKey: ["year"],
+  queryFn: () => get<YearView>("/api/year"),
+  staleTime: 60 * 60_000,
+});
+
+export const classesQuery = queryOptions({
+  queryKey: ["roster", "classes"],
+  queryFn: () => get<ClassView[]>("/api/classes"),
+});
+
+export const studentsQuery = queryOptions({
+  queryKey: ["roster", "students"],
+  queryFn: () => get<Student[]>("/api/students"),
+});
+
+export const instrumentsQuery = queryOptions({
+  queryKey: ["instruments"],
+  queryFn: () => get<Instrument[]>("/api/instruments"),
+  staleTime: Infinity,
+});
+
+export const libraryQuery = queryOptions({
+  queryKey: ["library"],
+  queryFn: () => get<LibraryView>("/api/library"),
+  staleTime: 5 * 60_000,
+});
+
+export const railQuery = (classId: string | undefined, on?: string) =>
+  queryOptions({
+    queryKey: ["progress", "rail", classId ?? "all", on ?? "today"],
+    queryFn: () => get<{ sections: SectionView[] }>(`/api/rail${query({ classId, on })}`),
+  });
+
+export const boardQuery = (scope: Scope, on?: string) =>
+  queryOptions({
+    queryKey: ["progress", "board", scope, on ?? "today"],
+    queryFn: () => get<BoardView>(`/api/board${query({ ...scope, on })}`),
+    enabled: Boolean(scope.classId ?? scope.instrument),
+  });

@@ -1,0 +1,78 @@
+import { queryOptions, useQuery } from "@tanstack/react-query";
+import { useParams } from "react-router";
+import { get } from "../../api/http";
+import type { Folder } from "../../api/types";
+import { shortDay } from "../../app/days";
+import { BeltStrip } from "../../ui/BeltStrip";
+import { MarkLegend } from "../../ui/MarkLegend";
+import { Chip, Empty, Failed, Skeleton } from "../../ui/parts";
+import { FolderMilestones } from "./FolderMilestones";
+
+const folderQuery = (studentId: string) =>
+  queryOptions({
+    queryKey: ["progress", "folder", studentId],
+    queryFn: () => get<Folder>(`/api/students/${studentId}/folder`),
+  });
+
+/** One student: every class and instrument, every milestone, every try. */
+export function FolderPage() {
+  const { studentId = "" } = useParams();
+  const folder = useQuery(folderQuery(studentId));
+  if (folder.isError) return <Failed error={folder.error} again={() => void folder.refetch()} />;
+  if (!folder.data) return <Skeleton rows={9} />;
+  const { name, seats, instruments } = folder.data;
+  return (
+    <>
+      <div className="mb-4">
+        <h1 className="mb-2 text-[2.2rem]">{name}</h1>
+        <ul className="flex flex-wrap gap-2" aria-label="Seats">
+          {seats.map((seat) => (
+            <li key={seat.classId + seat.startsOn}>
+              <Chip className={seat.endsOn ? "soft border-dashed" : ""}>
+                <b>{seat.className}</b> {seat.instrumentName.toLowerCase()}
+                {seat.division && ` ${seat.division}`}
+                <span className="small soft">
+                  {seat.endsOn
+                    ? `${shortDay(seat.startsOn)} to ${shortDay(seat.endsOn)}`
+                    : `since ${shortDay(seat.startsOn)}`}
+                </span>
+              </Chip>
+            </li>
+          ))}
+        </ul>
+      </div>
+      {instruments.length === 0 && <Empty>No seat yet, so nothing is set.</Empty>}
+      {instruments.map((instrument) => (
+        <section
+          key={instrument.instrument}
+          aria-label={instrument.instrumentName}
+          className="border-base-content mb-8 border-t-[1.5px] pt-3"
+        >
+          <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
+            <h2 className="text-[1.35rem]">{instrument.instrumentName}</h2>
+            <span className="flex items-center gap-2">
+              <BeltStrip belt={instrument.wornBelt} />
+              <span className="small soft">
+                {instrument.wornBelt ? instrument.wornBelt.name : "no belt yet"}
+              </span>
+            </span>
+            {instrument.nextBelt && (
+              <span>
+                For <b>{instrument.nextBelt.name}</b>: {instrument.missing.join(", ")}
+              </span>
+            )}
+            <span className="small soft ml-auto">
+              {instrument.passed} passed · {instrument.open} open
+            </span>
+          </div>
+          {instrument.milestones.length === 0 ? (
+            <Empty>Nothing set or heard on this instrument yet.</Empty>
+          ) : (
+            <FolderMilestones milestones={instrument.milestones} />
+          )}
+        </section>
+      ))}
+      <MarkLegend />
+    </>
+  );
+}

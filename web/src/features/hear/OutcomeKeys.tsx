@@ -1,0 +1,87 @@
+import clsx from "clsx";
+import type { Milestone, Outcome } from "../../api/types";
+import { Kbd } from "../../ui/parts";
+import { nextCriterion, type Marking } from "./run";
+
+interface Props {
+  marking: Marking;
+  milestone: Milestone;
+  marks: ReadonlyMap<number, number>;
+  next?: string;
+  onPass: () => void;
+  onOutcome: (outcome: Outcome) => void;
+  onExcuse: () => void;
+}
+
+/** The large keys: each names its key, one press marks and moves on. */
+export function OutcomeKeys({ marking, milestone, marks, next, onPass, onOutcome, onExcuse }: Props) {
+  const missing = marking === "points" && nextCriterion(milestone, marks) !== undefined;
+  const notSeen = marking === "seen" && [...marks.values()].some((points) => points === 0);
+  const firstName = next?.split(" ")[0];
+  const recordWords = marking === "points" ? "Record" : notSeen ? "Record not seen" : "Passed";
+  return (
+    <div className="grid grid-cols-2 gap-3 lg:grid-cols-4" role="group" aria-label="Outcome">
+      <OutcomeKey
+        strong
+        name={recordWords}
+        hotkey="Enter"
+        disabled={missing}
+        words={
+          missing
+            ? "a digit for each criterion first"
+            : firstName
+              ? `next: ${firstName}`
+              : "then all are heard"
+        }
+        onPress={onPass}
+      />
+      {marking !== "points" && (
+        <OutcomeKey
+          outlined
+          name="Not yet"
+          hotkey="Space"
+          words="keeps it open, counts a try"
+          onPress={() => onOutcome("NOT_YET")}
+        />
+      )}
+      <OutcomeKey name="Absent" hotkey="A" words="back in the next run" onPress={() => onOutcome("ABSENT")} />
+      <OutcomeKey name="Excused" hotkey="X" words="asks for a reason" onPress={onExcuse} />
+    </div>
+  );
+}
+
+interface KeyProps {
+  name: string;
+  hotkey: string;
+  words: string;
+  strong?: boolean;
+  outlined?: boolean;
+  disabled?: boolean;
+  onPress: () => void;
+}
+
+function OutcomeKey({ name, hotkey, words, strong, outlined, disabled, onPress }: KeyProps) {
+  return (
+    <button
+      type="button"
+      disabled={disabled}
+      onClick={(event) => {
+        // A tap leaves no focus behind, so that Enter stays "passed" for the next student.
+        if (event.detail > 0) event.currentTarget.blur();
+        onPress();
+      }}
+      className={clsx(
+        "min-h-[88px] rounded-[14px] border-2 px-4 pt-3 pb-2.5 text-left align-top",
+        strong && "border-neutral bg-neutral text-neutral-content disabled:opacity-55",
+        outlined && "border-base-content hover:bg-base-200",
+        !strong && !outlined && "hairline hover:bg-base-200",
+      )}
+    >
+      <span className="flex items-center justify-between gap-2">
+        <span className="display text-[1.4rem]">{name}</span>
+        <Kbd>{hotkey}</Kbd>
+      </span>
+      <span className={clsx("small mt-1 block", !strong && "soft")}>{words}</span>
+    </button>
+  );
+}

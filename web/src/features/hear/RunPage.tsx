@@ -1,0 +1,57 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useParams } from "react-router";
+import type { Run } from "../../api/types";
+import { scopeSearch, useScope } from "../../app/scope";
+import { useKeys } from "../../app/useKeys";
+import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { useScopeName } from "../../app/useScopeName";
+import { runQuery } from "./hear.queries";
+import { milestoneName } from "./HearPage";
+import { RunDesk } from "./RunDesk";
+import { RunQueue } from "./RunQueue";
+import { SectionAtOnce } from "./SectionAtOnce";
+import { useRun } from "./useRun";
+
+/** Hearing students one after another, or a whole section at once. */
+export function RunPage() {
+  const { milestoneId = "" } = useParams();
+  const { scope, allClasses } = useScope();
+  const run = useQuery(runQuery(milestoneId, scope));
+  if (allClasses && !scope.instrument)
+    return <Empty>Choose an instrument at the left to hear it in every class.</Empty>;
+  if (run.isError) return <Failed error={run.error} again={() => void run.refetch()} />;
+  if (!run.data) return <Skeleton rows={8} />;
+  return <LiveRun key={run.dataUpdatedAt} run={run.data} />;
+}
+
+function LiveRun({ run }: { run: Run }) {
+  const name = useScopeName();
+  const { search } = useScope();
+  const [atOnce, setAtOnce] = useState(false);
+  const live = useRun(run);
+  useKeys({ s: () => setAtOnce((on) => !on), u: live.undo });
+  if (run.players.length === 0) {
+    return (
+      <>
+        <Heading title={milestoneName(run.milestone)} />
+        <Empty>
+          Nobody among {name} can take this: it is for other instruments.{" "}
+          <Link to={{ pathname: "/hear", search: scopeSearch(search, {}) }}>Choose something else</Link>
+        </Empty>
+      </>
+    );
+  }
+  return (
+    <div className="grid gap-x-[22px] gap-y-4 md:grid-cols-[232px_minmax(0,1fr)] md:min-h-[calc(100vh-140px)]">
+      <RunQueue run={run} live={live} name={name} />
+      <div className="flex min-w-0 flex-col md:border-l-[1.5px] md:border-[var(--hairline)] md:pl-[22px]">
+        {atOnce ? (
+          <SectionAtOnce run={run} live={live} onBack={() => setAtOnce(false)} />
+        ) : (
+          <RunDesk run={run} live={live} onAtOnce={() => setAtOnce(true)} />
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,95 @@
+import clsx from "clsx";
+import type { Run } from "../../api/types";
+import { duration } from "../../app/days";
+import { ProgressMark } from "../../ui/ProgressMark";
+import { milestoneName } from "./HearPage";
+import { outcomeWords } from "./run";
+import type { useRun } from "./useRun";
+
+interface Props {
+  run: Run;
+  live: ReturnType<typeof useRun>;
+  name: string;
+}
+
+/** Who is left, in fair order, with the minutes it takes; and who was heard in this run. */
+export function RunQueue({ run, live, name }: Props) {
+  const { queue, made } = live.state;
+  const players = new Map(run.players.map((player) => [player.studentId, player]));
+  const total = queue.length + made.length;
+  return (
+    <div className="min-w-0">
+      <h1 className="text-[1.4rem]">Hearing {name}</h1>
+      <p className="small soft mt-0.5 mb-3">{milestoneName(run.milestone)}</p>
+      <div className="border-base-content mb-3 rounded-[10px] border-[1.5px] px-3 py-2">
+        <p className="display text-[1.13rem]">
+          {queue.length === 0
+            ? "All heard"
+            : `${queue.length} left · ${duration(queue.length * run.secondsPerStudent)}`}
+        </p>
+        <p className="small soft">{duration(run.secondsPerStudent)} each, with a word and the changeover</p>
+        <div className="bg-base-300 mt-1.5 h-1.5 rounded-full" aria-hidden>
+          <div
+            className="bg-secondary h-1.5 rounded-full"
+            style={{ width: `${total ? (100 * made.length) / total : 100}%` }}
+          />
+        </div>
+      </div>
+      <ol aria-label="Queue" className="max-h-[46vh] overflow-y-auto md:max-h-[50vh]">
+        {queue.map((id, i) => {
+          const player = players.get(id);
+          const standing = live.standings.get(id);
+          if (!player || !standing) return null;
+          return (
+            <li key={id}>
+              <button
+                type="button"
+                aria-current={i === 0 ? "true" : undefined}
+                onClick={() => live.dispatch({ type: "choose", studentId: id })}
+                className={clsx(
+                  "grid w-full grid-cols-[36px_1fr_auto] items-center rounded-lg px-2 py-1.5 text-left",
+                  i === 0 ? "bg-neutral text-neutral-content font-semibold" : "hover:bg-base-200",
+                )}
+              >
+                <ProgressMark {...standing} size={15} />
+                <span className="min-w-0">{player.name}</span>
+                <span className={clsx("small font-normal", i > 0 && "soft")}>
+                  {heardAgo(player.daysSinceHeard)}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      {made.length > 0 && (
+        <>
+          <h2 className="small soft hairline mt-3 mb-1 border-t-[1.5px] px-2 pt-2.5 font-sans font-normal tracking-normal">
+            Heard in this run
+          </h2>
+          <ol>
+            {made.toReversed().map((mark) => {
+              const standing = live.standings.get(mark.studentId);
+              return (
+                <li key={mark.attemptId} className="soft grid grid-cols-[36px_1fr] items-center px-2 py-1">
+                  <span className="text-base-content">
+                    {standing && <ProgressMark {...standing} size={15} />}
+                  </span>
+                  <span>
+                    {players.get(mark.studentId)?.name}
+                    <span className="sr-only">, {outcomeWords[mark.outcome]}</span>
+                  </span>
+                </li>
+              );
+            })}
+          </ol>
+        </>
+      )}
+    </div>
+  );
+}
+
+function heardAgo(days: number | undefined): string {
+  if (days === undefined) return "never";
+  if (days === 0) return "today";
+  return days === 1 ? "1 day" : `${days} days`;
+}

@@ -1,0 +1,135 @@
+import type { Milestone, Outcome, Player, Run } from "../../api/types";
+
+/** One mark made in this run, newest last. */
+export interface Made {
+  attemptId: string;
+  studentId: string;
+  outcome: Outcome;
+}
+
+export interface RunState {
+  /** Students still to hear, the one being heard first. */
+  queue: readonly string[];
+  made: readonly Made[];
+  /** Points given so far to the student being heard, by criterion; a check starts with every criterion seen. */
+  marks: ReadonlyMap<number, number>;
+  /** Asking why the student is excused. */
+  excusing: boolean;
+}
+
+export type RunAction =
+  | { type: "start"; run: Run }
+  | { type: "record"; attemptId: string; studentId: string; outcome: Outcome }
+  | { type: "undo" }
+  | { type: "choose"; studentId: string }
+  | { type: "move"; step: 1 | -1 }
+  | { type: "mark"; ordinal: number; points: number }
+  | { type: "excuse"; asking: boolean };
+
+export const emptyRun: RunState = { queue: [], made: [], marks: new Map(), excusing: false };
+
+const fresh = { marks: new Map<number, number>(), excusing: false };
+
+export function runReducer(state: RunState, action: RunAction): RunState {
+  switch (action.type) {
+    case "start": {
+      const done = new Set(state.made.map((made) => made.studentId));
+      return { ...state, ...fresh, queue: action.run.queue.filter((id) => !done.has(id)) };
+    }
+    case "record":
+      return {
+        ...fresh,
+        queue: state.queue.filter((id) => id !== action.studentId),
+        made: [
+          ...state.made,
+          { attemptId: action.attemptId, studentId: action.studentId, outcome: action.outcome },
+        ],
+      };
+    case "undo": {
+      const last = state.made.at(-1);
+      if (!last) return state;
+      return {
+        ...fresh,
+        queue: [last.studentId, ...state.queue.filter((id) => id !== last.studentId)],
+        made: state.made.slice(0, -1),
+      };
+    }
+    case "choose":
+      return {
+        ...state,
+        ...fresh,
+        queue: [action.studentId, ...state.queue.filter((id) => id !== action.studentId)],
+      };
+    case "move": {
+      if (state.queue.length < 2) return state;
+      const queue =
+        action.step > 0
+          ? [...state.queue.slice(1), state.queue[0]!]
+          : [state.queue.at(-1)!, ...state.queue.slice(0, -1)];
+      return { ...state, ...fresh, queue };
+    }
+    case "mark": {
+      const marks = new Map(state.marks);
+      marks.set(action.ordinal, action.points);
+      return { ...state, marks };
+    }
+    case "excuse":
+      return { ...state, excusing: action.asking };
+  }
+}
+
+/** How a milestone is marked: by ear alone, criteria seen or not, or points for each criterion. */
+export type Marking = "ear" | "seen" | "points";
+
+export function markingOf(milestone: Milestone): Marking {
+  if (milestone.criteria.length === 0) return "ear";
+  return milestone.kind === "PLAYING_TEST" ? "points" : "seen";
+}
+
+/** The criterion the next digit of a test goes to: the first without points. */
+export function nextCriterion(milestone: Milestone, marks: ReadonlyMap<number, number>): number | undefined {
+  return milestone.criteria.find((criterion) => !marks.has(criterion.ordinal))?.ordinal;
+}
+
+/** What is sent for the criteria: a check's untouched criteria count as seen, a test needs them all. */
+export function marksToSend(milestone: Milestone, marks: ReadonlyMap<number, number>) {
+  if (markingOf(milestone) === "ear") return undefined;
+  return milestone.criteria
+    .filter((criterion) => marks.has(criterion.ordinal) || milestone.kind !== "PLAYING_TEST")
+    .map(({ ordinal, topPoints }) => ({ ordinal, points: marks.get(ordinal) ?? topPoints }));
+}
+
+export const pointsSoFar = (marks: ReadonlyMap<number, number>) =>
+  [...marks.values()].reduce((sum, points) => sum + points, 0);
+
+export const mostPoints = (milestone: Milestone) =>
+  milestone.criteria.reduce((sum, criterion) => sum + criterion.topPoints, 0);
+
+/** Whole-section marking: everybody passes except those touched, who go round not yet, absent and back. */
+export const nextOutcome = (outcome: Outcome): Outcome =>
+  outcome === "PASS" ? "NOT_YET" : outcome === "NOT_YET" ? "ABSENT" : "PASS";
+
+/** Counts of a whole-section marking, in words: "6 passed, 1 not yet". */
+export function countWords(outcomes: readonly Outcome[]): string {
+  const words: [Outcome, string][] = [
+    ["PASS", "passed"],
+    ["NOT_YET", "not yet"],
+    ["ABSENT", "absent"],
+  ];
+  return words
+    .map(([outcome, word]) => [outcomes.filter((o) => o === outcome).length, word] as const)
+    .filter(([count]) => count > 0)
+    .map(([count, word]) => `${count} ${word}`)
+    .join(", ");
+}
+
+export const playerPlace = (player: Player) =>
+  player.division ? `${player.instrumentName}, ${player.division}` : player.instrumentName;
+
+export const outcomeWords: Record<Outcome, string> = {
+  PASS: "passed",
+  NOT_YET: "not yet",
+  ABSENT: "absent",
+  EXCUSED: "excused",
+  UNDONE: "undone",
+};

@@ -1,0 +1,110 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useCallback, useEffect, useReducer, useState } from "react";
+import { v7 as newId } from "uuid";
+import type { Evidence, Outcome, Player, Run, Standing } from "../../api/types";
+import { provisional } from "../../ui/markWords";
+import { outbox } from "./outbox";
+import { emptyRun, marksToSend, outcomeWords, runReducer } from "./run";
+
+export interface Excuse {
+  reason: string;
+  waived: boolean;
+}
+
+/** A hearing run: who is next, what was marked, and where each mark left the student. */
+export function useRun(run: Run) {
+  const client = useQueryClient();
+  const [state, dispatch] = useReducer(runReducer, runReducer(emptyRun, { type: "start", run }));
+  const [standings, setStandings] = useState<ReadonlyMap<string, Standing>>(
+    () => new Map(run.players.map((player) => [player.studentId, player.standing])),
+  );
+
+  useEffect(
+    () =>
+      outbox.onRecorded((recorded) => {
+        setStandings((known) => {
+          const next = new Map(known);
+          recorded
+            .filter((r) => r.milestoneId === run.milestone.id)
+            .forEach((r) => next.set(r.studentId, r.standing));
+          return next;
+        });
+        void client.invalidateQueries({ queryKey: ["progress"] });
+      }),
+    [client, run.milestone.id],
+  );
+
+  const show = useCallback(
+    (studentId: string, outcome: Outcome) =>
+      setStandings((known) => {
+        const before = known.get(studentId);
+        return before ? new Map(known).set(studentId, provisional(outcome, before)) : known;
+      }),
+    [],
+  );
+
+  const record = (player: Player, outcome: Outcome, evidence: Evidence, excuse?: Excuse) => {
+    const id = newId();
+    const isTry = outcome === "PASS" || outcome === "NOT_YET";
+    outbox.add({
+      id,
+      kind: "attempts",
+      label: `${player.name}, ${outcomeWords[outcome]}`,
+      attempts: [
+        {
+          id,
+          studentId: player.studentId,
+          milestoneId: run.milestone.id,
+          classId: player.classId,
+          outcome,
+          evidence,
+          marks: isTry ? marksToSend(run.milestone, state.marks) : undefined,
+          reason: excuse?.reason,
+          waived: excuse?.waived,
+        },
+      ],
+    });
+    show(player.studentId, outcome);
+    dispatch({ type: "record", attemptId: id, studentId: player.studentId, outcome });
+  };
+
+  const recordSection = (outcomes: ReadonlyMap<string, Outcome>) => {
+    const players = run.players.filter((player) => outcomes.has(player.studentId));
+    const attempts = players.map((player) => ({
+      id: newId(),
+      studentId: player.studentId,
+      milestoneId: run.milestone.id,
+      classId: player.classId,
+      outcome: outcomes.get(player.studentId)!,
+      evidence: "LIVE_WITH_SECTION" as const,
+    }));
+    outbox.add({ id: newId(), kind: "attempts", label: `${attempts.length} students`, attempts });
+    attempts.forEach((attempt) => {
+      show(attempt.studentId, attempt.outcome);
+      dispatch({
+        type: "record",
+        attemptId: attempt.id,
+        studentId: attempt.studentId,
+        outcome: attempt.outcome,
+      });
+    });
+  };
+
+  const undo = () => {
+    const last = state.made.at(-1);
+    if (!last) return;
+    const player = run.players.find((p) => p.studentId === last.studentId);
+    const id = newId();
+    outbox.add({
+      id,
+      kind: "correction",
+      label: `${player?.name ?? "student"}, undone`,
+      attemptId: last.attemptId,
+      correction: { id, outcome: "UNDONE", reason: "Undone at once by who heard it" },
+    });
+    if (player) setStandings((known) => new Map(known).set(player.studentId, player.standing));
+    dispatch({ type: "undo" });
+  };
+
+  return { state, dispatch, standings, record, recordSection, undo };
+}

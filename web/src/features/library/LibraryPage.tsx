@@ -1,0 +1,180 @@
+import { useQuery } from "@tanstack/react-query";
+import clsx from "clsx";
+import { useState } from "react";
+import type { LibraryView, Milestone, MilestoneKind } from "../../api/types";
+import { instrumentsQuery, libraryQuery } from "../../app/queries";
+import { BeltStrip } from "../../ui/BeltStrip";
+import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { kindPlural } from "./kinds";
+
+const shelves: MilestoneKind[] = ["LINE", "TECHNIQUE_CHECK", "PLAYING_TEST", "BELT"];
+
+/** What can be ordered: lines, technique checks, playing tests and belts. */
+export function LibraryPage() {
+  const library = useQuery(libraryQuery);
+  const [shelf, setShelf] = useState<MilestoneKind>("LINE");
+  return (
+    <>
+      <Heading title="Library">
+        <div role="tablist" aria-label="Shelves" className="flex flex-wrap gap-1">
+          {shelves.map((kind) => (
+            <button
+              key={kind}
+              type="button"
+              role="tab"
+              aria-selected={shelf === kind}
+              onClick={() => setShelf(kind)}
+              className={clsx(
+                "rounded-lg border-[1.5px] px-3 py-1",
+                shelf === kind
+                  ? "bg-neutral text-neutral-content border-neutral"
+                  : "hairline hover:bg-base-200",
+              )}
+            >
+              {kindPlural[kind]}
+            </button>
+          ))}
+        </div>
+      </Heading>
+      {library.isLoading && <Skeleton rows={10} />}
+      {library.isError && <Failed error={library.error} again={() => void library.refetch()} />}
+      {library.data && <Shelf library={library.data} kind={shelf} />}
+    </>
+  );
+}
+
+function Shelf({ library, kind }: { library: LibraryView; kind: MilestoneKind }) {
+  const items = library.milestones.filter((m) => m.kind === kind);
+  if (items.length === 0) return <Empty>This shelf is empty.</Empty>;
+  if (kind === "LINE") return <Lines lines={items} />;
+  if (kind === "BELT") return <Belts library={library} />;
+  return <Criteria items={items} />;
+}
+
+function Lines({ lines }: { lines: Milestone[] }) {
+  const books = [...new Set(lines.map((line) => line.line?.book ?? ""))];
+  return (
+    <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
+      {books.map((book) => (
+        <section key={book} aria-label={book}>
+          <h2 className="mb-1 text-[1.3rem]">{book}</h2>
+          <table className="w-full">
+            <thead>
+              <tr className="small soft border-base-content border-b-[1.5px] text-left">
+                <th scope="col" className="py-1 pr-3 font-normal">
+                  Page
+                </th>
+                <th scope="col" className="pr-3 font-normal">
+                  Line
+                </th>
+                <th scope="col" className="pr-3 font-normal">
+                  Concert key
+                </th>
+                <th scope="col" className="pr-3 font-normal">
+                  Meter
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  ♩ =
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {lines
+                .filter((m) => m.line?.book === book)
+                .map((m) => (
+                  <tr key={m.id} className="border-b border-[var(--hairline)]">
+                    <td className="soft py-1 pr-3">{m.line?.page}</td>
+                    <td className="pr-3">
+                      <b>{m.shortName}</b> {m.title}
+                    </td>
+                    <td className="soft pr-3">{m.line?.concertKey}</td>
+                    <td className="soft pr-3">{m.line?.meter}</td>
+                    <td className="soft text-right">{m.line?.tempoBpm}</td>
+                  </tr>
+                ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function Criteria({ items }: { items: Milestone[] }) {
+  const instruments = useQuery(instrumentsQuery);
+  const names = new Map(instruments.data?.map((i) => [i.code, i.name]));
+  return (
+    <ul className="grid gap-x-10 md:grid-cols-2">
+      {items.map((m) => (
+        <li key={m.id} className="border-b border-[var(--hairline)] py-3">
+          <h2 className="text-[1.15rem]">{m.title}</h2>
+          <p className="small soft mb-1.5">
+            {m.appliesTo.length === 0
+              ? "every instrument"
+              : m.appliesTo.map((code) => names.get(code) ?? code).join(", ")}
+            {" · passes by "}
+            {m.passRule}
+          </p>
+          {m.conditions && <p className="mb-1.5">{m.conditions}.</p>}
+          <ol className="list-inside list-decimal">
+            {m.criteria.map((c) => (
+              <li key={c.ordinal}>
+                {c.name}
+                {c.topPoints > 1 && (
+                  <span className="small soft">
+                    {" "}
+                    up to {c.topPoints}
+                    {c.floorPoints !== undefined && `, at least ${c.floorPoints}`}
+                  </span>
+                )}
+              </li>
+            ))}
+          </ol>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Belts({ library }: { library: LibraryView }) {
+  const titles = new Map(
+    library.milestones.map((m) => [m.id, m.kind === "LINE" ? `line ${m.shortName}` : m.title]),
+  );
+  const ladders = [...new Set(library.belts.map((belt) => belt.ladder))];
+  return (
+    <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
+      {ladders.map((ladder) => (
+        <section key={ladder} aria-label={`${ladder} ladder`}>
+          <h2 className="mb-2 text-[1.3rem]">{ladder[0]!.toUpperCase() + ladder.slice(1)} ladder</h2>
+          <ol>
+            {library.belts
+              .filter((belt) => belt.ladder === ladder)
+              .map((belt) => (
+                <li
+                  key={belt.id}
+                  className="grid grid-cols-[126px_6rem_1fr] items-center gap-x-3 border-b border-[var(--hairline)] py-2"
+                >
+                  <BeltStrip belt={belt} width={126} />
+                  <b>{belt.name}</b>
+                  <span className="soft small">
+                    {belt.slots
+                      .map((slot) => slotWords(slot.name, Object.values(slot.fillings), titles))
+                      .join(" · ")}
+                  </span>
+                </li>
+              ))}
+          </ol>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function slotWords(name: string, fillings: string[], titles: Map<string, string>): string {
+  const kinds = new Set(fillings);
+  if (kinds.size > 1) return `${name}, by instrument`;
+  const only = titles.get(fillings[0] ?? "");
+  return only && only.toLowerCase() !== name.toLowerCase() && !only.includes(name)
+    ? `${name}: ${only}`
+    : name;
+}

@@ -1,0 +1,15 @@
+import type { MilestoneKind } from "../../api/types";
+
+export const kindName: Record<MilestoneKind, string> = {
+  LINE: "line",
+  TECHNIQUE_CHECK: "technique check",
+  PLAYING_TEST: "playing test",
+  BELT: "belt",
+};
+
+export const kindPlural: Record<MilestoneKind, string> = {
+  LINE: "Lines",
+  TECHNIQUE_CHECK: "Technique checks",
+  PLAYING_TEST: "Playing tests",
+  BELT: "Belts",
+};

@@ -1,0 +1,32 @@
+import clsx from "clsx";
+import { NavLink } from "react-router";
+import { scopeSearch, useScope } from "../../app/scope";
+
+const tabs = [
+  { path: "/roster", name: "Board" },
+  { path: "/roster/belts", name: "Belts" },
+  { path: "/roster/students", name: "Students" },
+];
+
+export function RosterTabs() {
+  const { search } = useScope();
+  return (
+    <nav aria-label="Roster views" className="flex gap-1">
+      {tabs.map((tab) => (
+        <NavLink
+          key={tab.path}
+          end
+          to={{ pathname: tab.path, search: scopeSearch(search, {}) }}
+          className={({ isActive }) =>
+            clsx(
+              "rounded-lg border-[1.5px] px-3 py-1 no-underline",
+              isActive ? "bg-neutral text-neutral-content border-neutral" : "hairline hover:bg-base-200",
+            )
+          }
+        >
+          {tab.name}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
