@@ -1,0 +1,96 @@
+package vividroster.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashSet;
+import java.util.Set;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import vividroster.testkit.ApiClient;
+import vividroster.testkit.RunningServer;
+import vividroster.testkit.TestCluster;
+
+class DemoTest {
+
+    private final RunningServer server = RunningServer.shared();
+    private final ApiClient director = server.demoDirector();
+
+    @Test
+    void sixClassesAHundredAndFiftyStudentsAndTwentyLines() {
+        assertThat(director.get("/api/classes").json().size()).isEqualTo(6);
+        assertThat(director.get("/api/students").json().size()).isBetween(145, 165);
+        int lines = 0;
+        Set<String> kinds = new HashSet<>();
+        for (JsonNode milestone : director.get("/api/library").json().path("milestones")) {
+            kinds.add(milestone.path("kind").asString());
+            if (milestone.path("kind").asString().equals("LINE")) {
+                lines++;
+                assertThat(milestone.path("line").path("tempoBpm").asInt()).isBetween(40, 160);
+                assertThat(milestone.path("line").path("concertKey").asString()).contains("m");
+            }
+        }
+        assertThat(lines).isGreaterThanOrEqualTo(20);
+        assertThat(kinds).containsExactlyInAnyOrder("LINE", "TECHNIQUE_CHECK", "PLAYING_TEST", "BELT");
+    }
+
+    @Test
+    void itsHistoryShowsEveryStateADirectorMeets() {
+        Set<String> states = new HashSet<>();
+        boolean carriedOver = false;
+        for (JsonNode c : director.get("/api/classes").json()) {
+            for (JsonNode row : director.get(
+                            "/api/board?classId=" + c.path("id").asString())
+                    .json()
+                    .path("rows")) {
+                for (JsonNode mark : row.path("marks")) {
+                    states.add(mark.path("state").asString());
+                    carriedOver |= mark.path("carriedOver").asBoolean();
+                }
+            }
+        }
+        assertThat(states).contains("NOT_SET", "SET", "TRIED", "PASSED", "PASSED_BY_SUBSTITUTE", "EXCUSED");
+        assertThat(carriedOver).isTrue();
+    }
+
+    @Test
+    void itIsTheSameEveryTime() {
+        try (RunningServer other = RunningServer.start(TestCluster.shared().newDatabase(), "yes")) {
+            assertThat(boards(other.demoDirector())).isEqualTo(boards(director)).hasSize(6);
+        }
+    }
+
+    private static TreeMap<String, String> boards(ApiClient director) {
+        TreeMap<String, String> boards = new TreeMap<>();
+        for (JsonNode c : director.get("/api/classes").json()) {
+            boards.put(
+                    c.path("name").asString(),
+                    director.get("/api/board.csv?classId=" + c.path("id").asString())
+                            .text());
+        }
+        return boards;
+    }
+
+    @Test
+    void anEmptyProgramHasADirectorAndAYearAndNothingElse() {
+        var out = new java.io.ByteArrayOutputStream();
+        var before = System.out;
+        System.setOut(new java.io.PrintStream(out, true));
+        try (RunningServer empty = RunningServer.start(TestCluster.shared().newDatabase(), "no")) {
+            String password = out.toString()
+                    .lines()
+                    .filter(l -> l.startsWith("First sign-in: director / "))
+                    .findFirst()
+                    .orElseThrow()
+                    .substring(26);
+            ApiClient first = empty.visitor().signIn("director", password);
+            assertThat(first.get("/api/students").json().size()).isZero();
+            assertThat(first.get("/api/podium").status()).isEqualTo(200);
+            assertThat(first.get("/api/library").json().path("milestones").size())
+                    .isZero();
+            assertThat(first.get("/api/season/orders").json().size()).isZero();
+        } finally {
+            System.setOut(before);
+        }
+    }
+}

@@ -1,0 +1,144 @@
+package vividroster.testkit;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.CookiePolicy;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublisher;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Speaks to the API as the interface does: session cookie, CSRF header, JSON. */
+public final class ApiClient {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final CookieManager cookies = new CookieManager(null, CookiePolicy.ACCEPT_ALL);
+    private final HttpClient http = HttpClient.newBuilder()
+            .cookieHandler(cookies)
+            .connectTimeout(Duration.ofSeconds(5))
+            .build();
+    private final String address;
+
+    public ApiClient(String address) {
+        this.address = address;
+    }
+
+    /** An answer; {@link #json} of an empty body is missing. */
+    public record Answer(int status, String contentType, byte[] bytes) {
+
+        public String text() {
+            return new String(bytes, StandardCharsets.UTF_8);
+        }
+
+        public JsonNode json() {
+            return JSON.readTree(bytes);
+        }
+
+        /** The sentence of a problem. */
+        public String sentence() {
+            return json().path("detail").asString();
+        }
+
+        public String field() {
+            return json().path("field").asString();
+        }
+    }
+
+    public ApiClient signIn(String name, String password) {
+        Answer answer = trySignIn(name, password);
+        if (answer.status() != 200) {
+            throw new IllegalStateException("sign-in answered " + answer.status() + ": " + answer.text());
+        }
+        get("/api/session"); // brings the token that goes with the new session
+        return this;
+    }
+
+    public Answer trySignIn(String name, String password) {
+        get("/api/session");
+        return post("/api/session", Map.of("signInName", name, "password", password));
+    }
+
+    public Answer get(String path) {
+        return send("GET", path, BodyPublishers.noBody(), null, true);
+    }
+
+    public Answer post(String path, Object body) {
+        return send("POST", path, BodyPublishers.ofByteArray(JSON.writeValueAsBytes(body)), "application/json", true);
+    }
+
+    public Answer postWithoutToken(String path, Object body) {
+        return send("POST", path, BodyPublishers.ofByteArray(JSON.writeValueAsBytes(body)), "application/json", false);
+    }
+
+    public Answer postText(String path, String body) {
+        return send("POST", path, BodyPublishers.ofString(body), "application/json", true);
+    }
+
+    public Answer delete(String path) {
+        return send("DELETE", path, BodyPublishers.noBody(), null, true);
+    }
+
+    /** Sends a file as a form would, with text parts after it. */
+    public Answer upload(String path, String fileName, byte[] file, Map<String, String> parts) {
+        String boundary = "vivid-boundary";
+        var body = new java.io.ByteArrayOutputStream();
+        body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + fileName
+                        + "\"\r\nContent-Type: text/csv\r\n\r\n")
+                .getBytes(StandardCharsets.UTF_8));
+        body.writeBytes(file);
+        parts.forEach((name, value) -> body.writeBytes(
+                ("\r\n--" + boundary + "\r\nContent-Disposition: form-data; name=\"" + name + "\"\r\n\r\n" + value)
+                        .getBytes(StandardCharsets.UTF_8)));
+        body.writeBytes(("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
+        return send(
+                "POST",
+                path,
+                BodyPublishers.ofByteArray(body.toByteArray()),
+                "multipart/form-data; boundary=" + boundary,
+                true);
+    }
+
+    /** The value of a cookie, empty when there is none. */
+    public String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals(name))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
+
+    private Answer send(String method, String path, BodyPublisher body, String type, boolean token) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
+                .method(method, body)
+                .timeout(Duration.ofSeconds(60));
+        if (type != null) {
+            request.header("Content-Type", type);
+        }
+        if (token) {
+            request.header("X-XSRF-TOKEN", cookie("XSRF-TOKEN"));
+        }
+        try {
+            HttpResponse<byte[]> response = http.send(request.build(), BodyHandlers.ofByteArray());
+            return new Answer(
+                    response.statusCode(),
+                    response.headers().firstValue("content-type").orElse(""),
+                    response.body());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

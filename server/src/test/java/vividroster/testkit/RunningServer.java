@@ -1,0 +1,73 @@
+package vividroster.testkit;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import vividroster.server.VividRosterApplication;
+import vividroster.testkit.TestCluster.Database;
+
+/** The real application on a free port over a database of its own. */
+public final class RunningServer implements AutoCloseable {
+
+    private static RunningServer shared;
+
+    private final Database database;
+    private final ConfigurableApplicationContext context;
+
+    private RunningServer(Database database, ConfigurableApplicationContext context) {
+        this.database = database;
+        this.context = context;
+    }
+
+    /** One application for all tests of this JVM, with the demo. Tests that change things open a {@link School}. */
+    public static synchronized RunningServer shared() {
+        if (shared == null) {
+            shared = start(TestCluster.shared().newDatabase(), "yes");
+        }
+        return shared;
+    }
+
+    /** @param demo "yes" fills an empty database with the demo, "no" with an empty programme */
+    public static RunningServer start(Database database, String demo) {
+        List<String> settings = new ArrayList<>(settings(database));
+        settings.add("--vivid.demo=" + demo);
+        settings.add("--server.port=0");
+        return new RunningServer(
+                database, SpringApplication.run(VividRosterApplication.class, settings.toArray(String[]::new)));
+    }
+
+    public static List<String> settings(Database database) {
+        return List.of(
+                "--spring.datasource.url=" + database.url(),
+                "--spring.datasource.username=" + database.user(),
+                "--spring.datasource.password=" + database.password());
+    }
+
+    public String address() {
+        return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+    }
+
+    public Database database() {
+        return database;
+    }
+
+    public <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    /** A browser's worth of cookies, nobody signed in. */
+    public ApiClient visitor() {
+        return new ApiClient(address());
+    }
+
+    /** The demo's director. */
+    public ApiClient demoDirector() {
+        return visitor().signIn("odalys", "ferry-to-saltgrass");
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}

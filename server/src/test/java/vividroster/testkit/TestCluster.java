@@ -1,0 +1,102 @@
+package vividroster.testkit;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.concurrent.atomic.AtomicInteger;
+
+/** A PostgreSQL of the tests' own, thrown away when they end. Started by the same script as the real one. */
+public final class TestCluster {
+
+    private static TestCluster shared;
+
+    private final AtomicInteger databases = new AtomicInteger();
+    private final String server;
+    private final String user;
+    private final String password;
+
+    private TestCluster(String server, String user, String password) {
+        this.server = server;
+        this.user = user;
+        this.password = password;
+    }
+
+    /** @param name of the database, new and empty */
+    public record Database(String name, String url, String user, String password) {
+
+        public Connection connect() throws SQLException {
+            return DriverManager.getConnection(url, user, password);
+        }
+    }
+
+    /** The cluster of this JVM; in {@code VIVID_TEST_DIR} where that is set, else in a folder of its own. */
+    public static synchronized TestCluster shared() {
+        if (shared == null) {
+            shared = start();
+        }
+        return shared;
+    }
+
+    public Database newDatabase() {
+        String name = "vivid_test_" + databases.incrementAndGet();
+        try (Connection connection = DriverManager.getConnection(server + "postgres", user, password);
+                var statement = connection.createStatement()) {
+            statement.execute("create database " + name);
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+        return new Database(name, server + name, user, password);
+    }
+
+    /** The project's root folder, from whichever module the tests run. */
+    public static Path projectRoot() {
+        Path here = Path.of("").toAbsolutePath();
+        return Files.exists(here.resolve("scripts/pg.sh")) ? here : here.getParent();
+    }
+
+    private static TestCluster start() {
+        try {
+            String parent = System.getenv("VIVID_TEST_DIR");
+            Path folder = parent == null
+                    ? Files.createTempDirectory("vivid-test")
+                    : Files.createTempDirectory(Path.of(parent), "cluster");
+            folder.toFile().setExecutable(true, false);
+            String kind = "yes".equals(System.getenv("VIVID_TEST_DURABLE")) ? "kept" : "throwaway";
+            String said = script(
+                    "pg_up " + folder + " " + kind + " || exit 1; echo; echo \"$PG_PORT $PG_USER $PG_PASSWORD\"");
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(folder)));
+            String[] words = said.strip().lines().toList().getLast().split(" ");
+            return new TestCluster("jdbc:postgresql://127.0.0.1:" + words[0] + "/", words[1], words[2]);
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static void stop(Path folder) {
+        try {
+            script("pg_down " + folder + "; rm -rf " + folder);
+        } catch (IOException e) {
+            System.err.println("The test database in " + folder + " was not stopped: " + e.getMessage());
+        }
+    }
+
+    private static String script(String commands) throws IOException {
+        Process bash = new ProcessBuilder("bash", "-c", ". scripts/pg.sh; pg_find; " + commands)
+                .directory(projectRoot().toFile())
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(bash.getInputStream().readAllBytes());
+        try {
+            if (bash.waitFor() != 0) {
+                throw new IOException("PostgreSQL for the tests did not start: " + said);
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException(e);
+        }
+        return said;
+    }
+}
