@@ -51,20 +51,25 @@ export async function get<T>(path: string): Promise<T> {
   return (await request("GET", path)).json() as Promise<T>;
 }
 
-/** Posts JSON. A page left open over a sign-in has an old token: the answer brings a new one, so it is sent once more. */
-export async function post<T>(path: string, value: unknown): Promise<T> {
-  const send = () => request("POST", path, JSON.stringify(value), "application/json");
-  const response = await send().catch((error: unknown) => {
+/** A page left open over a sign-in has an old token: the refusal brings a new one, so it is sent once more. */
+async function change(method: string, path: string, body?: BodyInit, type?: string): Promise<Response> {
+  const send = () => request(method, path, body, type);
+  return send().catch((error: unknown) => {
     if (error instanceof Problem && error.status === 403) return send();
     throw error;
   });
+}
+
+/** Posts JSON. */
+export async function post<T>(path: string, value: unknown): Promise<T> {
+  const response = await change("POST", path, JSON.stringify(value), "application/json");
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
 export async function postForm<T>(path: string, form: FormData): Promise<T> {
-  return (await request("POST", path, form)).json() as Promise<T>;
+  return (await change("POST", path, form)).json() as Promise<T>;
 }
 
 export async function remove(path: string): Promise<void> {
-  await request("DELETE", path);
+  await change("DELETE", path);
 }

@@ -39,7 +39,10 @@ export function App() {
         <Route path="/roster" element={<BoardPage />} />
         <Route path="/roster/belts" element={<BeltsPage />} />
         <Route path="/roster/students" element={<StudentsPage />} />
-        <Route path="/roster/students/:studentId" element={<FolderPage />} />
+        <Route
+          path="/roster/students/:studentId"
+          element={<FolderPage director={me.data.role === "DIRECTOR"} />}
+        />
         <Route path="/office" element={<OfficePage director={me.data.role === "DIRECTOR"} />} />
         <Route path="*" element={<Navigate to="/podium" replace />} />
       </Routes>

@@ -52,7 +52,7 @@ export function ScoreRail() {
           onClick={() => choose(tutti)}
           className={clsx(
             "small mt-0.5 w-full rounded-md text-left",
-            isTutti && !allClasses ? "font-semibold" : "soft",
+            isTutti && !allClasses ? "text-base-content" : "soft hover:underline",
           )}
         >
           {allClasses ? "An instrument in every class" : current ? describe(current) : " "}

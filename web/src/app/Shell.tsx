@@ -36,7 +36,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
         </span>
         <button
           type="button"
-          className="btn btn-ghost btn-sm px-2 lg:hidden"
+          className="btn btn-ghost btn-sm px-2 text-[var(--bar-content)] hover:text-base-content lg:hidden"
           aria-expanded={railOpen}
           aria-controls="score-rail"
           onClick={() => setRailOpenAt(railOpen ? undefined : location.key)}

@@ -123,9 +123,12 @@ function Ribbon({
         return (
           <g key={flag.name} fill="var(--color-primary)">
             <path d={`M${at} 46v-26l11 4l-11 4`} stroke="var(--color-primary)" strokeWidth="1.4" />
-            <text x={ends[i] === "end" ? at - 3 : at + 4} y="50" fontSize="11.5" textAnchor={ends[i]}>
-              {flag.name}
-            </text>
+            <title>{flag.name}</title>
+            {ends[i] !== "none" && (
+              <text x={ends[i] === "end" ? at - 3 : at + 4} y="50" fontSize="11.5" textAnchor={ends[i]}>
+                {flag.name}
+              </text>
+            )}
           </g>
         );
       })}

@@ -14,6 +14,7 @@ const hearing: Keys = [
   [["A"], "absent"],
   [["X"], "excused, then choose why"],
   [["1", "–", "9"], "check: mark a criterion not seen; test: points for the next criterion"],
+  [["N"], "a note beside this try"],
   [["U"], "undo the last mark"],
   [["↑", "↓"], "student before, student after"],
   [["S"], "whole section at once, and back"],

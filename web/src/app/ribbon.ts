@@ -30,11 +30,25 @@ export function restsOf(year: YearView): { from: number; to: number }[] {
   return rests;
 }
 
-/** Which side of its flag each label stands on, so that none is cut off at the right. */
+/** Where each flag's label stands: after its flag, before it, or nowhere when it would run into another. */
 export function labelEnds(
   at: readonly number[],
   names: readonly string[],
   width: number,
-): ("start" | "end")[] {
-  return at.map((x, i) => (x + 8 + (names[i]?.length ?? 0) * 6 > width ? "end" : "start"));
+): ("start" | "end" | "none")[] {
+  const letter = 6;
+  const taken: [from: number, to: number][] = [];
+  const free = (from: number, to: number) =>
+    from >= 0 && to <= width && taken.every(([a, b]) => to + letter <= a || from >= b + letter);
+  return at.map((x, i) => {
+    const long = (names[i]?.length ?? 0) * letter;
+    const sides: ["start" | "end", number, number][] = [
+      ["start", x + 4, x + 8 + long],
+      ["end", x - 8 - long, x - 3],
+    ];
+    const side = sides.find(([, from, to]) => free(from, to));
+    if (!side) return "none";
+    taken.push([side[1], side[2]]);
+    return side[0];
+  });
 }

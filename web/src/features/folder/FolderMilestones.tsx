@@ -1,19 +1,10 @@
-import type { Evidence, Folder } from "../../api/types";
+import type { Folder } from "../../api/types";
 import { shortDay } from "../../app/days";
 import { ProgressMark } from "../../ui/ProgressMark";
-import { outcomeWords } from "../hear/run";
 import { milestoneName } from "../hear/HearPage";
+import { tryWords, type FolderTry } from "./tryWords";
 
 type Milestones = Folder["instruments"][number]["milestones"];
-type Try = Milestones[number]["tries"][number];
-
-const evidenceWords: Record<Evidence, string> = {
-  LIVE_ALONE: "alone",
-  LIVE_WITH_SECTION: "with the section",
-  PARTNER_CHECK: "by a partner",
-  RECORDING: "recording",
-  SUBSTITUTE: "substitute piece",
-};
 
 /** Open ones first, as what is next; then what is done, latest first. */
 export function FolderMilestones({ milestones }: { milestones: Milestones }) {
@@ -58,19 +49,10 @@ export function FolderMilestones({ milestones }: { milestones: Milestones }) {
   );
 }
 
-function TryLine({ attempt: t }: { attempt: Try }) {
-  const words = [
-    outcomeWords[t.outcome],
-    t.points !== undefined && `${t.points} points`,
-    t.outcome !== "ABSENT" && t.outcome !== "EXCUSED" && t.outcome !== "UNDONE" && evidenceWords[t.evidence],
-    t.className,
-    t.heardBy && `heard by ${t.heardBy}`,
-  ].filter(Boolean);
+function TryLine({ attempt: t }: { attempt: FolderTry }) {
   return (
     <li className={t.corrected ? "line-through decoration-1" : ""}>
-      {shortDay(t.heardOn)}: {words.join(", ")}
-      {t.reason && `. ${t.reason}`}
-      {t.note && `. ${t.note}`}
+      {shortDay(t.heardOn)}: {tryWords(t)}
     </li>
   );
 }

@@ -1,21 +1,15 @@
-import { queryOptions, useQuery } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useParams } from "react-router";
-import { get } from "../../api/http";
-import type { Folder } from "../../api/types";
 import { shortDay } from "../../app/days";
 import { BeltStrip } from "../../ui/BeltStrip";
 import { MarkLegend } from "../../ui/MarkLegend";
 import { Chip, Empty, Failed, Skeleton } from "../../ui/parts";
 import { FolderMilestones } from "./FolderMilestones";
-
-const folderQuery = (studentId: string) =>
-  queryOptions({
-    queryKey: ["progress", "folder", studentId],
-    queryFn: () => get<Folder>(`/api/students/${studentId}/folder`),
-  });
+import { folderQuery } from "./folder.queries";
+import { LeaveClass } from "./LeaveClass";
 
 /** One student: every class and instrument, every milestone, every try. */
-export function FolderPage() {
+export function FolderPage({ director }: { director: boolean }) {
   const { studentId = "" } = useParams();
   const folder = useQuery(folderQuery(studentId));
   if (folder.isError) return <Failed error={folder.error} again={() => void folder.refetch()} />;
@@ -40,6 +34,7 @@ export function FolderPage() {
             </li>
           ))}
         </ul>
+        {director && <LeaveClass studentId={studentId} name={name} seats={seats} />}
       </div>
       {instruments.length === 0 && <Empty>No seat yet, so nothing is set.</Empty>}
       {instruments.map((instrument) => (

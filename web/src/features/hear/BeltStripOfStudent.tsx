@@ -12,47 +12,56 @@ export function BeltStripOfStudent({ studentId, milestoneId }: { studentId: stri
   const row = board.data?.rows.find((r) => r.studentId === studentId);
   if (!board.data || !row) return null;
   const from = Math.max(0, board.data.columns.length - MOST);
-  const columns = board.data.columns.slice(from);
+  const columns = board.data.columns
+    .slice(from)
+    .map((column, i) => ({ ...column, mark: row.marks[from + i]! }));
   return (
-    <table className="small mt-auto hidden w-full border-t-[1.5px] border-[var(--hairline)] sm:table">
-      <caption className="sr-only">The latest milestones</caption>
-      <thead>
-        <tr className="soft text-left">
-          <th className="pt-2.5 font-normal">Latest</th>
-          {columns.map((column) => (
-            <th
-              key={column.milestoneId}
-              scope="col"
-              title={column.title}
-              className={`pt-2.5 font-normal ${column.milestoneId === milestoneId ? "text-base-content font-semibold!" : ""}`}
-            >
-              {column.shortName}
+    <div className="small mt-auto hidden pt-6 sm:block">
+      <table className="w-full table-fixed border-t-[1.5px] border-[var(--hairline)]">
+        <caption className="sr-only">The latest milestones</caption>
+        <thead>
+          <tr className="soft text-center">
+            <th className="w-20 pt-2.5 text-left font-normal">Latest</th>
+            {columns.map((column) => (
+              <th
+                key={column.milestoneIds[0]}
+                scope="col"
+                title={column.title}
+                className={`truncate px-1 pt-2.5 font-normal ${column.milestoneIds.includes(milestoneId) ? "text-base-content font-semibold!" : ""}`}
+              >
+                {column.shortName}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody className="text-center">
+          <tr>
+            <th scope="row" className="truncate py-1 text-left font-normal">
+              {row.name.split(" ")[0]}
             </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        <tr>
-          <th scope="row" className="py-1 text-left font-normal">
-            {row.name.split(" ")[0]}
-          </th>
-          {columns.map((column, i) => (
-            <td key={column.milestoneId} className="py-1">
-              <ProgressMark {...row.marks[from + i]!} size={15} />
-            </td>
-          ))}
-        </tr>
-        <tr>
-          <th scope="row" className="text-left font-normal">
-            Section
-          </th>
-          {columns.map((column) => (
-            <td key={column.milestoneId}>
-              {column.passed} of {column.asked}
-            </td>
-          ))}
-        </tr>
-      </tbody>
-    </table>
+            {columns.map((column) => (
+              <td key={column.milestoneIds[0]} className="py-1">
+                {column.mark.state === "NOT_SET" ? (
+                  <span className="sr-only">not set</span>
+                ) : (
+                  <ProgressMark {...column.mark} size={15} />
+                )}
+              </td>
+            ))}
+          </tr>
+          <tr>
+            <th scope="row" className="text-left font-normal">
+              Section
+            </th>
+            {columns.map((column) => (
+              <td key={column.milestoneIds[0]} className="whitespace-nowrap">
+                {column.passed}
+                <span className="soft">/{column.asked}</span>
+              </td>
+            ))}
+          </tr>
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -3,12 +3,14 @@ import { Link } from "react-router";
 import type { Evidence, Outcome, Player, Run } from "../../api/types";
 import { scopeSearch, useScope } from "../../app/scope";
 import { useKeys } from "../../app/useKeys";
-import { Button, Chip, Kbd } from "../../ui/parts";
+import { Chip, Kbd } from "../../ui/parts";
+import { AllHeard } from "./AllHeard";
 import { BeltStripOfStudent } from "./BeltStripOfStudent";
 import { CriteriaMarks } from "./CriteriaMarks";
 import { ExcuseReasons } from "./ExcuseReasons";
 import { LineCard } from "./LineCard";
 import { OutcomeKeys } from "./OutcomeKeys";
+import { TriesSoFar } from "./TriesSoFar";
 import { markingOf, nextCriterion, outcomeWords, playerPlace } from "./run";
 import type { Excuse, useRun } from "./useRun";
 
@@ -22,12 +24,17 @@ interface Props {
 export function RunDesk({ run, live, onAtOnce }: Props) {
   const { state, dispatch, record, undo } = live;
   const [evidence, setEvidence] = useState<Evidence>("LIVE_ALONE");
+  const [note, setNote] = useState<string>();
   const { search } = useScope();
   const player = run.players.find((p) => p.studentId === state.queue[0]);
   const next = run.players.find((p) => p.studentId === state.queue[1]);
   const marking = markingOf(run.milestone);
   const complete = marking !== "points" || nextCriterion(run.milestone, state.marks) === undefined;
-  const mark = (outcome: Outcome, excuse?: Excuse) => player && record(player, outcome, evidence, excuse);
+  const mark = (outcome: Outcome, excuse?: Excuse) => {
+    if (!player) return;
+    record(player, outcome, evidence, { ...excuse, note: note?.trim() || undefined });
+    setNote(undefined);
+  };
   const pass = () => complete && mark("PASS");
   const digit = (n: number) => {
     if (marking === "points") {
@@ -49,6 +56,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
           " ": () => (marking === "points" ? undefined : mark("NOT_YET")),
           a: () => mark("ABSENT"),
           x: () => player && dispatch({ type: "excuse", asking: true }),
+          n: () => setNote((typed) => typed ?? ""),
           ArrowDown: () => dispatch({ type: "move", step: 1 }),
           ArrowUp: () => dispatch({ type: "move", step: -1 }),
         },
@@ -100,9 +108,32 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
           onExcuse={() => dispatch({ type: "excuse", asking: true })}
         />
       )}
+      {note !== undefined && (
+        <label className="mt-3 flex items-center gap-3">
+          <span className="font-semibold">Note</span>
+          <input
+            autoFocus
+            maxLength={1000}
+            value={note}
+            placeholder="kept with this try; Enter returns to the keys"
+            className="input hairline bg-base-100 w-full border-[1.5px]"
+            onChange={(event) => setNote(event.target.value)}
+            onKeyDown={(event) => {
+              if (event.key === "Escape") setNote(undefined);
+              if (event.key === "Enter" || event.key === "Escape") {
+                event.preventDefault();
+                event.currentTarget.blur();
+              }
+            }}
+          />
+        </label>
+      )}
       <div className="small soft mt-3 flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
         <button type="button" disabled={!last} onClick={undo} className="disabled:opacity-50">
           <Kbd>U</Kbd> {last ? `undo last: ${lastName} ${outcomeWords[last.outcome]}` : "undo"}
+        </button>
+        <button type="button" onClick={() => setNote((typed) => typed ?? "")}>
+          <Kbd>N</Kbd> note
         </button>
         <label className="flex items-center gap-2">
           heard
@@ -127,6 +158,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
           <Kbd>?</Kbd> all keys
         </span>
       </div>
+      <TriesSoFar studentId={player.studentId} milestoneId={run.milestone.id} />
       <BeltStripOfStudent studentId={player.studentId} milestoneId={run.milestone.id} />
     </>
   );
@@ -138,40 +170,4 @@ function whenHeard(player: Player, tries: number): string {
   return player.daysSinceHeard === 0
     ? `heard today · ${tried}`
     : `last heard ${player.daysSinceHeard} d ago · ${tried}`;
-}
-
-function AllHeard({ run, live, onAtOnce }: Props) {
-  const { search } = useScope();
-  return (
-    <div className="grid gap-4 py-2">
-      <h2 className="text-[2rem]">
-        {live.state.made.length > 0 ? "That was the last one" : "Nobody is left to hear"}
-      </h2>
-      <p className="soft max-w-[55ch]">
-        Everybody here has passed, is excused, or was just heard. Choose a name below to hear it again.
-      </p>
-      <ul className="flex flex-wrap gap-2">
-        {run.players.map((player) => (
-          <li key={player.studentId}>
-            <Button small onClick={() => live.dispatch({ type: "choose", studentId: player.studentId })}>
-              {player.name}
-            </Button>
-          </li>
-        ))}
-      </ul>
-      <div className="flex flex-wrap gap-2">
-        <Link className="btn btn-primary" to={{ pathname: "/hear", search: scopeSearch(search, {}) }}>
-          Hear something else
-        </Link>
-        <Link
-          className="btn btn-outline hairline"
-          to={{ pathname: "/roster", search: scopeSearch(search, {}) }}
-        >
-          See the board
-        </Link>
-        {live.state.made.length > 0 && <Button onClick={live.undo}>Undo last</Button>}
-        {run.milestone.kind !== "PLAYING_TEST" && <Button onClick={onAtOnce}>Whole section at once</Button>}
-      </div>
-    </div>
-  );
 }

@@ -11,10 +11,16 @@ export interface Excuse {
   waived: boolean;
 }
 
+/** What may be written down beside an outcome. */
+export type Beside = Partial<Excuse> & { note?: string };
+
 /** A hearing run: who is next, what was marked, and where each mark left the student. */
 export function useRun(run: Run) {
   const client = useQueryClient();
-  const [state, dispatch] = useReducer(runReducer, runReducer(emptyRun, { type: "start", run }));
+  const [state, dispatch] = useReducer(
+    runReducer,
+    runReducer(emptyRun, { type: "start", run: withoutWaiting(run) }),
+  );
   const [standings, setStandings] = useState<ReadonlyMap<string, Standing>>(
     () => new Map(run.players.map((player) => [player.studentId, player.standing])),
   );
@@ -43,7 +49,7 @@ export function useRun(run: Run) {
     [],
   );
 
-  const record = (player: Player, outcome: Outcome, evidence: Evidence, excuse?: Excuse) => {
+  const record = (player: Player, outcome: Outcome, evidence: Evidence, beside: Beside = {}) => {
     const id = newId();
     const isTry = outcome === "PASS" || outcome === "NOT_YET";
     outbox.add({
@@ -59,8 +65,9 @@ export function useRun(run: Run) {
           outcome,
           evidence,
           marks: isTry ? marksToSend(run.milestone, state.marks) : undefined,
-          reason: excuse?.reason,
-          waived: excuse?.waived,
+          reason: beside.reason,
+          waived: beside.waived,
+          note: beside.note,
         },
       ],
     });
@@ -107,4 +114,16 @@ export function useRun(run: Run) {
   };
 
   return { state, dispatch, standings, record, recordSection, undo };
+}
+
+/** A run without those whose mark waits to be sent: they were heard, although the server does not know yet. */
+function withoutWaiting(run: Run): Run {
+  const waiting = new Set(
+    outbox
+      .snapshot()
+      .waiting.flatMap((entry) => (entry.kind === "attempts" ? entry.attempts : []))
+      .filter((attempt) => attempt.milestoneId === run.milestone.id)
+      .map((attempt) => attempt.studentId),
+  );
+  return waiting.size === 0 ? run : { ...run, queue: run.queue.filter((id) => !waiting.has(id)) };
 }

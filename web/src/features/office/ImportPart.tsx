@@ -5,6 +5,7 @@ import { postForm, query } from "../../api/http";
 import type { Preview, PreviewRow } from "../../api/types";
 import { Band, Button, Failed } from "../../ui/parts";
 import { takeWords } from "./importWords";
+import { RosterHelp } from "./RosterHelp";
 
 const form = (file: File) => {
   const data = new FormData();
@@ -106,6 +107,7 @@ export function ImportPart() {
           <PreviewRows rows={shown.rows} />
         </>
       )}
+      {!shown && <RosterHelp />}
     </>
   );
 }

@@ -34,12 +34,15 @@ export function BoardTable({ board }: { board: BoardView }) {
             </th>
             {board.columns.map((column) => (
               <th
-                key={column.milestoneId}
+                key={column.milestoneIds[0]}
                 scope="col"
                 className="bg-base-100 border-base-content sticky top-0 z-10 border-b-[1.5px] px-1 pb-1 text-center align-bottom font-normal"
               >
                 <Link
-                  to={{ pathname: `/hear/${column.milestoneId}`, search: kept }}
+                  to={{
+                    pathname: column.milestoneIds.length === 1 ? `/hear/${column.milestoneIds[0]}` : "/hear",
+                    search: kept,
+                  }}
                   title={`Hear ${column.title}`}
                   className="block rounded-md px-0.5 no-underline hover:underline"
                 >
@@ -81,7 +84,7 @@ export function BoardTable({ board }: { board: BoardView }) {
                 </td>
                 {row.marks.map((mark, m) => (
                   <td
-                    key={board.columns[m]!.milestoneId}
+                    key={board.columns[m]!.milestoneIds[0]}
                     className="group-hover:bg-base-200 min-w-[2.9rem] border-b border-[var(--hairline)] text-center"
                   >
                     {mark.state === "NOT_SET" ? (
@@ -103,7 +106,7 @@ export function BoardTable({ board }: { board: BoardView }) {
             <td className="bg-base-100 sticky bottom-0" />
             {board.columns.map((column) => (
               <td
-                key={column.milestoneId}
+                key={column.milestoneIds[0]}
                 className="bg-base-100 sticky bottom-0 text-center whitespace-nowrap"
               >
                 {column.passed}

@@ -1,5 +1,4 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import clsx from "clsx";
 import { useEffect, useRef, useState } from "react";
 import { v7 as newId } from "uuid";
 import { post, remove } from "../../api/http";
@@ -10,6 +9,7 @@ import { Field } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 import { MilestonePicker } from "./MilestonePicker";
+import { ScopeChips } from "./ScopeChips";
 import { newOrders, scopeOptions, toggleScope } from "./orderForm";
 import { dueDayQuery } from "./season.queries";
 
@@ -62,6 +62,9 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
       await client.invalidateQueries({ queryKey: ["progress"] });
     },
   });
+  const here = options.filter((option) => option.group !== "across");
+  const across = options.filter((option) => option.group === "across");
+  const toggle = (key: string) => setScopeKeys((keys) => toggleScope(keys, key));
   const chosen = options.filter((option) => scopeKeys.includes(option.key));
   const missing =
     milestoneIds.length === 0
@@ -92,39 +95,23 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
           );
         }}
       >
-        <div className="flex items-baseline px-6 pt-5 pb-3">
-          <h2 id="order-title" className="text-[1.6rem]">
-            Order
-          </h2>
-          <Button small look="quiet" className="ml-auto" onClick={() => dialog.current?.close()}>
-            Close
-          </Button>
-        </div>
+        <h2 id="order-title" className="px-6 pt-5 pb-3 text-[1.6rem]">
+          Order
+        </h2>
         <div className="grid grow content-start gap-5 overflow-y-auto px-6 pb-5">
           <MilestonePicker library={library} chosen={milestoneIds} onChange={setMilestoneIds} />
           <fieldset>
             <legend className="mb-1.5 font-semibold">For whom</legend>
-            <div className="flex flex-wrap gap-1.5">
-              {options.map((option) => {
-                const on = scopeKeys.includes(option.key);
-                return (
-                  <button
-                    key={option.key}
-                    type="button"
-                    aria-pressed={on}
-                    onClick={() => setScopeKeys((keys) => toggleScope(keys, option.key))}
-                    className={clsx(
-                      "rounded-full border-[1.5px] px-3 py-1",
-                      on ? "bg-neutral text-neutral-content border-neutral" : "hairline hover:bg-base-200",
-                      option.group === "across" && !on && "border-dashed",
-                      (option.group === "tutti" || option.group === "family") && "font-semibold",
-                    )}
-                  >
-                    {option.name}
-                  </button>
-                );
-              })}
-            </div>
+            <ScopeChips options={here} chosen={scopeKeys} onToggle={toggle} />
+            <details
+              className="mt-2.5"
+              open={here.length === 0 || scopeKeys.some((key) => key.startsWith("across"))}
+            >
+              <summary className="soft cursor-pointer">An instrument in every class</summary>
+              <div className="mt-2">
+                <ScopeChips options={across} chosen={scopeKeys} onToggle={toggle} />
+              </div>
+            </details>
           </fieldset>
           <div className="grid grid-cols-2 gap-4">
             <Field
@@ -172,6 +159,9 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
               (missing ?? " ")
             )}
           </p>
+          <Button look="quiet" onClick={() => dialog.current?.close()}>
+            Close
+          </Button>
           <Button look="primary" type="submit" disabled={Boolean(missing) || order.isPending}>
             {order.isPending
               ? "Ordering…"

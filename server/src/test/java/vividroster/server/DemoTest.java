@@ -54,6 +54,25 @@ class DemoTest {
     }
 
     @Test
+    void eachSectionsFormOfACheckSharesAColumnOfTheBoard() {
+        for (JsonNode c : director.get("/api/classes").json()) {
+            if (c.path("name").asString().equals("Beginning Winds")) {
+                JsonNode board = director.get(
+                                "/api/board?classId=" + c.path("id").asString())
+                        .json();
+                long holds = 0;
+                for (JsonNode column : board.path("columns")) {
+                    if (column.path("shortName").asString().equals("Hold")) {
+                        holds++;
+                        assertThat(column.path("milestoneIds").size()).isGreaterThan(3);
+                    }
+                }
+                assertThat(holds).isEqualTo(1);
+            }
+        }
+    }
+
+    @Test
     void itIsTheSameEveryTime() {
         try (RunningServer other = RunningServer.start(TestCluster.shared().newDatabase(), "yes")) {
             assertThat(boards(other.demoDirector())).isEqualTo(boards(director)).hasSize(6);

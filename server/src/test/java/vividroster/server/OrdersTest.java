@@ -29,7 +29,8 @@ class OrdersTest {
         for (int column = 0; column < board.path("columns").size(); column++) {
             if (!board.path("columns")
                     .get(column)
-                    .path("milestoneId")
+                    .path("milestoneIds")
+                    .get(0)
                     .asString()
                     .equals(school.id(milestone).toString())) {
                 continue;

@@ -164,6 +164,45 @@ class RosterImportTest {
     }
 
     @Test
+    void theRosterAsAFileChangesNothingWhenTakenAgain() {
+        take("name,class,instrument,division,student number\n\"Orr, Hal\",Winds,tuba,,S-77\n");
+        String file = director.get("/api/roster-import/roster.csv").text();
+        assertThat(file).contains("Hal Orr,Winds,Tuba,,2026-10-07,S-77").doesNotContain("Gus Pike");
+        JsonNode again = preview(file).json();
+        assertThat(again.path("unchanged").asInt()).isEqualTo(8);
+        assertThat(again.path("refused").asInt()).isZero();
+        JsonNode taken = director.get("/api/roster-import").json();
+        assertThat(taken.size()).isEqualTo(1);
+        assertThat(taken.get(0).path("fileName").asString()).isEqualTo("roster.csv");
+        assertThat(taken.get(0).path("taken").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    void aStudentLeavesAClassAndKeepsWhatWasPassed() {
+        director.post("/api/attempts", school.attempt("Ed Stone", "line", "PASS"));
+        String leave = "/api/students/" + school.id("Ed Stone") + "/leave";
+        Answer early = director.post(leave, Map.of("classId", school.id("Winds"), "lastDay", "2026-08-01"));
+        assertThat(early.field()).isEqualTo("lastDay");
+        assertThat(director.post(leave, Map.of("classId", school.id("Winds"), "lastDay", "2026-10-06"))
+                        .status())
+                .isEqualTo(204);
+        assertThat(director.get("/api/board?classId=" + school.id("Winds")).text())
+                .doesNotContain("Ed Stone");
+        assertThat(director.get("/api/board?classId=" + school.id("Jazz")).text())
+                .contains("Ed Stone");
+        assertThat(director.get("/api/students/" + school.id("Ed Stone") + "/folder")
+                        .text())
+                .contains("First light");
+        assertThat(director.post(leave, Map.of("classId", school.id("Winds"), "lastDay", "2026-10-06"))
+                        .status())
+                .isEqualTo(404);
+        assertThat(school.assistant()
+                        .post(leave, Map.of("classId", school.id("Jazz"), "lastDay", "2026-10-06"))
+                        .status())
+                .isEqualTo(403);
+    }
+
+    @Test
     void latin1BytesAreNotTakenForSomethingElse() {
         byte[] bytes = "name,class,instrument\nJosé Peña,Winds,tuba\n".getBytes(ISO_8859_1);
         JsonNode preview = preview(bytes).json();

@@ -17,6 +17,7 @@ import org.apache.commons.csv.CSVRecord;
 import vividroster.core.roster.RosterColumn;
 import vividroster.core.roster.RosterRow;
 import vividroster.core.text.Wording;
+import vividroster.formats.csv.CsvSheet;
 
 /**
  * A roster as a CSV file: comma, semicolon or tab separated, quoted or not, UTF-8, UTF-16 or Windows Western, with a
@@ -105,6 +106,21 @@ public final class RosterFile {
                 word(separator),
                 List.copyOf(ignored),
                 decoded.notice().stream().toList());
+    }
+
+    /** A file that {@link #read} reads back to the same rows; line numbers are not looked at. */
+    public static String write(List<RosterRow> rows) {
+        return CsvSheet.of(
+                List.of("name", "class", "instrument", "division", "start date", "student number"),
+                rows.stream()
+                        .map(row -> List.of(
+                                row.name(),
+                                row.className(),
+                                row.instrument(),
+                                row.division(),
+                                row.startDate(),
+                                row.studentNumber()))
+                        .toList());
     }
 
     private static String lineIn(Exception e) {

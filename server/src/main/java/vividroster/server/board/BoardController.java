@@ -23,6 +23,7 @@ import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.progress.BoardColumns;
 import vividroster.core.progress.Standing;
 import vividroster.formats.csv.CsvSheet;
 import vividroster.server.board.SectionBoards.Belting;
@@ -52,9 +53,12 @@ class BoardController {
         this.catalog = catalog;
     }
 
-    /** @param passed players who passed it; heard: who passed or tried it; asked: for whom it is set */
+    /**
+     * @param milestoneIds one, or each section's form of the same check
+     * @param passed players who passed it; heard: who passed or tried it; asked: for whom it is set
+     */
     record ColumnView(
-            UUID milestoneId,
+            List<UUID> milestoneIds,
             MilestoneKind kind,
             String shortName,
             String title,
@@ -91,12 +95,11 @@ class BoardController {
         LocalDate day = Optional.ofNullable(on).orElseGet(() -> office.today(person.programId()));
         SectionBoard board = boards.board(person.programId(), scope.toScope(catalog), day);
         Map<UUID, BeltLook> looks = library.beltLooks(person.programId());
+        List<BoardColumns.Column> columns = boards.sharedColumns(board);
         return new BoardView(
                 day,
-                board.columns().stream()
-                        .map(column -> columnView(column, board))
-                        .toList(),
-                board.rows().stream().map(row -> rowView(row, board)).toList(),
+                columns.stream().map(column -> columnView(column, board)).toList(),
+                board.rows().stream().map(row -> rowView(row, columns, board)).toList(),
                 board.sheet().belts().stream()
                         .map(belt -> beltView(belt, looks.get(belt.id())))
                         .toList());
@@ -160,17 +163,16 @@ class BoardController {
         return standing.carriedOver() ? word + ", carried over" : word;
     }
 
-    private static ColumnView columnView(SectionBoards.Column column, SectionBoard board) {
-        UUID id = column.milestone().id();
+    private static ColumnView columnView(BoardColumns.Column column, SectionBoard board) {
+        Milestone first = column.milestones().getFirst();
         List<Standing> asked = board.rows().stream()
-                .filter(row -> board.sheet().assigned(row.player()).containsKey(id))
-                .map(row -> board.sheet().standing(row.player(), id))
+                .flatMap(row -> markIn(column, row, board).stream())
                 .toList();
         return new ColumnView(
-                id,
-                column.milestone().kind(),
-                column.milestone().shortName(),
-                column.milestone().title(),
+                column.milestoneIds(),
+                first.kind(),
+                first.shortName(),
+                column.milestones().size() == 1 ? first.title() : first.shortName(),
                 column.setOn(),
                 column.dueOn(),
                 (int) asked.stream().filter(Standing::isPassed).count(),
@@ -178,7 +180,15 @@ class BoardController {
                 asked.size());
     }
 
-    private RowView rowView(Seated row, SectionBoard board) {
+    /** Where a player stands with that milestone of a column which is set for them. */
+    private static Optional<Standing> markIn(BoardColumns.Column column, Seated row, SectionBoard board) {
+        return column.milestoneIds().stream()
+                .filter(id -> board.sheet().assigned(row.player()).containsKey(id))
+                .findFirst()
+                .map(id -> board.sheet().standing(row.player(), id));
+    }
+
+    private RowView rowView(Seated row, List<BoardColumns.Column> columns, SectionBoard board) {
         Belting belting = boards.belting(row.player(), board.sheet());
         return new RowView(
                 row.student().id(),
@@ -187,9 +197,12 @@ class BoardController {
                 row.seat().instrument(),
                 catalog.withCode(row.seat().instrument()).name(),
                 row.seat().division(),
-                board.columns().stream()
-                        .map(column -> StandingView.of(board.sheet()
-                                .standing(row.player(), column.milestone().id())))
+                columns.stream()
+                        .map(column -> StandingView.of(markIn(column, row, board)
+                                .orElseGet(() -> board.sheet()
+                                        .standing(
+                                                row.player(),
+                                                column.milestoneIds().getFirst()))))
                         .toList(),
                 belting.worn().map(Belt::id).orElse(null),
                 belting.next().map(Belt::id).orElse(null),

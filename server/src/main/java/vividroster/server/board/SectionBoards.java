@@ -15,6 +15,7 @@ import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.progress.BeltLadder;
+import vividroster.core.progress.BoardColumns;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Assignment;
@@ -45,6 +46,22 @@ public class SectionBoards {
      * @param dueOn earliest due day among the players
      */
     public record Column(Milestone milestone, LocalDate setOn, LocalDate dueOn) {}
+
+    /** The columns of a board that is looked at: each section's form of the same check in one column. */
+    public List<BoardColumns.Column> sharedColumns(SectionBoard board) {
+        return BoardColumns.of(board.columns().stream()
+                .map(column -> new BoardColumns.Wanted<>(
+                        column.milestone(),
+                        column.setOn(),
+                        column.dueOn(),
+                        board.rows().stream()
+                                .map(Seated::player)
+                                .filter(player -> board.sheet()
+                                        .assigned(player)
+                                        .containsKey(column.milestone().id()))
+                                .collect(Collectors.toSet())))
+                .toList());
+    }
 
     /** @param columns by due day, then in shelf order; belts themselves are left to the belt column */
     public record SectionBoard(List<Column> columns, List<Seated> rows, Sheet sheet) {}

@@ -2,12 +2,18 @@ package vividroster.server.roster;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.OffsetDateTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -79,6 +85,36 @@ class ImportController {
             throws IOException {
         String name = file.getOriginalFilename() == null ? "roster.csv" : file.getOriginalFilename();
         return preview(imports.take(person.programId(), person.accountId(), name, file.getBytes(), fingerprint));
+    }
+
+    record TakenFile(String fileName, String takenBy, OffsetDateTime takenAt, int taken, int unchanged, int refused) {}
+
+    @GetMapping
+    @Operation(operationId = "takenRosters", summary = "Roster files taken, latest first")
+    List<TakenFile> taken(@AuthenticationPrincipal SignedIn person) {
+        return imports.taken(person.programId()).stream()
+                .map(row -> new TakenFile(
+                        row.fileName(),
+                        row.importedBy(),
+                        row.importedAt(),
+                        row.taken(),
+                        row.unchanged(),
+                        row.refused()))
+                .toList();
+    }
+
+    @GetMapping(path = "/roster.csv", produces = "text/csv")
+    @Operation(operationId = "rosterCsv", summary = "The roster as a CSV file that could be taken again")
+    ResponseEntity<byte[]> roster(@AuthenticationPrincipal SignedIn person) {
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("roster.csv")
+                                .build()
+                                .toString())
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .body(imports.asFile(person.programId()).getBytes(StandardCharsets.UTF_8));
     }
 
     private Preview preview(RosterImport.Planned planned) {

@@ -19,6 +19,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -144,6 +145,23 @@ class RosterController {
                                 .sorted(Comparator.comparing(SeatView::className))
                                 .toList()))
                 .toList();
+    }
+
+    record Leaving(
+            @NotNull(message = "Say which class the student leaves.")
+            UUID classId,
+
+            @NotNull(message = "Say which day is the last.") LocalDate lastDay) {}
+
+    @PostMapping("/students/{studentId}/leave")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(operationId = "leaveClass", summary = "End the seat a student holds in a class; what was passed stays")
+    void leave(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID studentId,
+            @Valid @RequestBody Leaving request) {
+        rosters.leave(person.programId(), studentId, request.classId(), request.lastDay());
     }
 
     private static ClassView view(SchoolClass c, int students) {

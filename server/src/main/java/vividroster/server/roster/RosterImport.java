@@ -5,6 +5,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
@@ -18,6 +19,7 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.Roster;
 import vividroster.core.roster.RosterPlan;
 import vividroster.core.roster.RosterPlan.PlannedRow;
+import vividroster.core.roster.RosterRow;
 import vividroster.core.roster.RowOutcome;
 import vividroster.core.roster.RowOutcome.SeatWanted;
 import vividroster.core.roster.Seat;
@@ -33,6 +35,8 @@ import vividroster.server.roster.RosterQueries.NewStudent;
 /** Takes a roster file: first a preview that changes nothing, then all good rows in one transaction or none. */
 @Service
 class RosterImport {
+
+    private static final int MOST_LISTED = 20;
 
     private final ClassQueries classes;
     private final RosterQueries roster;
@@ -124,6 +128,35 @@ class RosterImport {
                 (int) planned.count(RowOutcome.Unchanged.class),
                 (int) planned.count(RowOutcome.Refused.class));
         return planned;
+    }
+
+    @Transactional(readOnly = true)
+    List<RosterQueries.ImportRow> taken(UUID programId) {
+        return roster.findImports(programId, MOST_LISTED);
+    }
+
+    /** The roster as a file that could be taken again: seats held today or beginning later. */
+    @Transactional(readOnly = true)
+    String asFile(UUID programId) {
+        Map<UUID, String> classNames =
+                classes.findAll(programId).stream().collect(Collectors.toMap(c -> c.id(), c -> c.name()));
+        Map<UUID, Roster.Student> students =
+                roster.findRosterStudents(programId).stream().collect(Collectors.toMap(Roster.Student::id, s -> s));
+        return RosterFile.write(roster.findSeatsNotEndedBefore(programId, office.today(programId)).stream()
+                .sorted(Comparator.comparing((Seat seat) -> classNames.get(seat.classId()))
+                        .thenComparing(
+                                seat -> catalog.withCode(seat.instrument()).scoreRank())
+                        .thenComparing(Seat::division)
+                        .thenComparing(seat -> students.get(seat.studentId()).name()))
+                .map(seat -> new RosterRow(
+                        0,
+                        students.get(seat.studentId()).name(),
+                        students.get(seat.studentId()).number().orElse(""),
+                        classNames.get(seat.classId()),
+                        catalog.withCode(seat.instrument()).name(),
+                        seat.division(),
+                        seat.startsOn().toString()))
+                .toList());
     }
 
     private static RosterFile.Read read(byte[] bytes) {

@@ -3,6 +3,7 @@ package vividroster.server.roster;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -194,6 +195,32 @@ class RosterQueries {
                 .param("unchanged", unchanged)
                 .param("refused", refused)
                 .update();
+    }
+
+    record ImportRow(
+            String fileName, String importedBy, OffsetDateTime importedAt, int taken, int unchanged, int refused) {}
+
+    /** Files taken, latest first. */
+    List<ImportRow> findImports(UUID programId, int most) {
+        return jdbc.sql("""
+                        select i.file_name, a.display_name as imported_by, i.imported_at, i.rows_taken as taken,
+                               i.rows_unchanged as unchanged, i.rows_refused as refused
+                        from roster_import i
+                        join account a on a.program_id = i.program_id and a.id = i.imported_by
+                        where i.program_id = :programId
+                        order by i.imported_at desc
+                        limit :most
+                        """)
+                .param("programId", programId)
+                .param("most", most)
+                .query((row, n) -> new ImportRow(
+                        row.getString("file_name"),
+                        row.getString("imported_by"),
+                        row.getObject("imported_at", OffsetDateTime.class),
+                        row.getInt("taken"),
+                        row.getInt("unchanged"),
+                        row.getInt("refused")))
+                .list();
     }
 
     private static Seat seat(ResultSet row, int n) throws SQLException {

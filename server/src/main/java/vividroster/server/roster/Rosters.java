@@ -96,6 +96,28 @@ public class Rosters {
                 .orElseThrow(() -> Problem.notFound("There is no such student."));
     }
 
+    /**
+     * Ends the seat a student holds in a class; what was passed stays.
+     *
+     * @param lastDay inclusive
+     * @throws Problem when no seat is held there, or it began later than its last day
+     */
+    @Transactional
+    public void leave(UUID programId, UUID studentId, UUID classId, LocalDate lastDay) {
+        Student student = student(programId, studentId);
+        Seat held = seatsOf(programId, studentId).stream()
+                .filter(seat -> seat.classId().equals(classId) && seat.endsOn().isEmpty())
+                .findFirst()
+                .orElseThrow(() -> Problem.notFound(student.name() + " holds no seat in that class any more."));
+        if (lastDay.isBefore(held.startsOn())) {
+            throw Problem.input(
+                    "lastDay", "The seat began on " + held.startsOn() + "; its last day cannot come before that.");
+        }
+        if (!roster.endSeat(programId, studentId, classId, lastDay)) {
+            throw Problem.conflict("The seat changed in the meantime; look again. Nothing was changed.");
+        }
+    }
+
     /** A student with seats, as the demo knows them. */
     @Transactional
     public UUID addStudent(UUID programId, String typedName, Function<UUID, List<Seat>> seats) {
