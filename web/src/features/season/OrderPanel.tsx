@@ -113,7 +113,7 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
               </div>
             </details>
           </fieldset>
-          <div className="grid grid-cols-2 gap-4">
+          <div className="grid grid-cols-2 items-start gap-4">
             <Field
               label="Set on"
               type="date"

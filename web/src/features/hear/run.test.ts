@@ -1,0 +1,126 @@
+import { describe, expect, it } from "vitest";
+import type { Milestone, Player, Run } from "../../api/types";
+import {
+  countWords,
+  emptyRun,
+  markingOf,
+  marksToSend,
+  mostPoints,
+  nextCriterion,
+  nextOutcome,
+  playerPlace,
+  pointsSoFar,
+  runReducer,
+  type RunState,
+} from "./run";
+
+const criterion = (ordinal: number, topPoints: number) => ({ ordinal, name: `C${ordinal}`, topPoints });
+
+const milestone = (kind: Milestone["kind"], ...criteria: Milestone["criteria"]): Milestone => ({
+  id: "m",
+  kind,
+  shortName: "9",
+  title: "Rope and pulley",
+  appliesTo: [],
+  passRule: "one good try",
+  criteria,
+});
+
+const run = { queue: ["ana", "bo", "cy"], players: [], secondsPerStudent: 60 } as unknown as Run;
+const started = runReducer(emptyRun, { type: "start", run });
+const record = (state: RunState, studentId: string) =>
+  runReducer(state, { type: "record", attemptId: `a-${studentId}`, studentId, outcome: "PASS" });
+
+describe("a hearing run", () => {
+  it("moves on by itself and remembers what was marked", () => {
+    const after = record(record(started, "ana"), "bo");
+    expect(after.queue).toEqual(["cy"]);
+    expect(after.made.map((made) => made.studentId)).toEqual(["ana", "bo"]);
+  });
+
+  it("brings the last student back to the front when undone", () => {
+    const undone = runReducer(record(record(started, "ana"), "bo"), { type: "undo" });
+    expect(undone.queue).toEqual(["bo", "cy"]);
+    expect(undone.made).toHaveLength(1);
+    expect(runReducer(started, { type: "undo" })).toBe(started);
+  });
+
+  it("does not ask again for who was heard in this run when it is read anew", () => {
+    expect(runReducer(record(started, "ana"), { type: "start", run }).queue).toEqual(["bo", "cy"]);
+  });
+
+  it("goes to whoever is chosen, and around in both directions", () => {
+    expect(runReducer(started, { type: "choose", studentId: "cy" }).queue).toEqual(["cy", "ana", "bo"]);
+    expect(runReducer(started, { type: "move", step: 1 }).queue).toEqual(["bo", "cy", "ana"]);
+    expect(runReducer(started, { type: "move", step: -1 }).queue).toEqual(["cy", "ana", "bo"]);
+    const alone = { ...started, queue: ["ana"] };
+    expect(runReducer(alone, { type: "move", step: 1 })).toBe(alone);
+  });
+
+  it("forgets half-given points and an open question when it moves on", () => {
+    const marked = runReducer(started, { type: "mark", ordinal: 1, points: 3 });
+    expect(marked.marks.get(1)).toBe(3);
+    const asked = runReducer(marked, { type: "excuse", asking: true });
+    expect(asked.excusing).toBe(true);
+    const next = runReducer(asked, { type: "move", step: 1 });
+    expect(next.marks.size).toBe(0);
+    expect(next.excusing).toBe(false);
+  });
+});
+
+describe("marks", () => {
+  const line = milestone("LINE");
+  const check = milestone("TECHNIQUE_CHECK", criterion(1, 1), criterion(2, 1));
+  const test = milestone("PLAYING_TEST", criterion(1, 5), criterion(2, 5));
+
+  it("are given by ear, as seen or not, or in points", () => {
+    expect(markingOf(line)).toBe("ear");
+    expect(markingOf(check)).toBe("seen");
+    expect(markingOf(test)).toBe("points");
+  });
+
+  it("of a check count as seen unless touched", () => {
+    expect(marksToSend(check, new Map([[2, 0]]))).toEqual([
+      { ordinal: 1, points: 1 },
+      { ordinal: 2, points: 0 },
+    ]);
+    expect(marksToSend(line, new Map())).toBeUndefined();
+  });
+
+  it("of a test are sent as given, one digit for each criterion in turn", () => {
+    expect(nextCriterion(test, new Map())).toBe(1);
+    expect(nextCriterion(test, new Map([[1, 4]]))).toBe(2);
+    const both = new Map([
+      [1, 4],
+      [2, 5],
+    ]);
+    expect(nextCriterion(test, both)).toBeUndefined();
+    expect(marksToSend(test, both)).toEqual([
+      { ordinal: 1, points: 4 },
+      { ordinal: 2, points: 5 },
+    ]);
+    expect(pointsSoFar(both)).toBe(9);
+    expect(mostPoints(test)).toBe(10);
+  });
+});
+
+describe("a whole section at once", () => {
+  it("goes from passed to not yet to absent and back", () => {
+    expect(["PASS", "NOT_YET", "ABSENT"].map((o) => nextOutcome(o as "PASS"))).toEqual([
+      "NOT_YET",
+      "ABSENT",
+      "PASS",
+    ]);
+  });
+
+  it("is counted in words, leaving out what is none", () => {
+    expect(countWords(["PASS", "PASS", "NOT_YET"])).toBe("2 passed, 1 not yet");
+    expect(countWords([])).toBe("");
+  });
+
+  it("names a player's division only where there is one", () => {
+    const player = { instrumentName: "Violin", division: "Second" } as Player;
+    expect(playerPlace(player)).toBe("Violin, Second");
+    expect(playerPlace({ ...player, division: "" })).toBe("Violin");
+  });
+});
