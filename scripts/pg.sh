@@ -30,6 +30,14 @@ pg_free_port() {
   return 1
 }
 
+# Whether a lock file names a living process that is no PostgreSQL of this cluster: nothing may be stopped then.
+pg_stale_lock() {
+  local pid
+  pid=$(head -n 1 "$1/postmaster.pid" 2>/dev/null) || return 1
+  [ -n "$pid" ] && [ -d "/proc/$pid" ] || return 1
+  [ "$(cat "/proc/$pid/comm" 2>/dev/null)" != postgres ] || [ "$(readlink "/proc/$pid/cwd")" != "$1" ]
+}
+
 pg_running() { pg_as "$PG_BIN/pg_ctl" -D "$1" status >/dev/null 2>&1; }
 
 # Why it did not start, in a sentence.
@@ -82,6 +90,10 @@ pg_up() {
   fi
   PG_PASSWORD=$(cat "$dir/password")
   [ "$kind" = throwaway ] && fast='-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c wal_level=minimal -c max_wal_senders=0'
+  if pg_stale_lock "$dir/cluster"; then
+    echo "$dir/cluster/postmaster.pid is a lock file left behind: it names process $(head -n 1 "$dir/cluster/postmaster.pid"), which is no PostgreSQL of this folder. Remove that file and start again; nothing was changed."
+    return 1
+  fi
   # Left running by a start that was killed: take it down properly first.
   pg_running "$dir/cluster" && pg_as "$PG_BIN/pg_ctl" -D "$dir/cluster" -m fast -w -t 30 stop >/dev/null 2>&1
   PG_PORT=$(pg_free_port) || { echo "No free port was found for PostgreSQL on 127.0.0.1."; return 1; }

@@ -20,12 +20,18 @@ install_packages() {
     die "$why It could not be installed with apt-get; install: $*"
 }
 
+is_jdk_25() {
+  [ -x "$1/bin/javac" ] && [ -f "$1/release" ] &&
+    [ "$(sed -n 's/^JAVA_VERSION="\([0-9]*\).*/\1/p' "$1/release")" -ge 25 ] 2>/dev/null
+}
+
 need_jdk() {
   local home
   JAVA_HOME_FOUND=
+  [ -z "${VIVID_JAVA_HOME:-}" ] || is_jdk_25 "$VIVID_JAVA_HOME" ||
+    die "VIVID_JAVA_HOME names $VIVID_JAVA_HOME, which is no JDK 25 or newer."
   for home in "${VIVID_JAVA_HOME:-}" "${JAVA_HOME:-}" /usr/lib/jvm/* /usr/local/lib/jvm/* "$HOME"/.sdkman/candidates/java/* /Library/Java/JavaVirtualMachines/*/Contents/Home; do
-    [ -n "$home" ] && [ -x "$home/bin/javac" ] && [ -f "$home/release" ] || continue
-    if [ "$(sed -n 's/^JAVA_VERSION="\([0-9]*\).*/\1/p' "$home/release")" -ge 25 ] 2>/dev/null; then
+    if [ -n "$home" ] && is_jdk_25 "$home"; then
       JAVA_HOME_FOUND=$home
       break
     fi

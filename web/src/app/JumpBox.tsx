@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Command } from "cmdk";
 import { useNavigate } from "react-router";
 import { span } from "./days";
+import { jumpScore, jumpValue } from "./jumpScore";
 import { places } from "./places";
 import { classesQuery, instrumentsQuery, libraryQuery, studentsQuery, yearQuery } from "./queries";
 import { scopeSearch, tutti, useScope } from "./scope";
@@ -24,6 +25,7 @@ export function JumpBox({ onClose }: { onClose: () => void }) {
       open
       onOpenChange={(open) => !open && onClose()}
       label="Jump to"
+      filter={jumpScore}
       contentClassName="fixed inset-x-3 top-[12vh] z-50 mx-auto max-w-xl overflow-hidden rounded-xl border-[1.5px] border-base-content bg-base-100 shadow-2xl"
       overlayClassName="fixed inset-0 z-40 bg-black/35"
     >
@@ -45,7 +47,7 @@ export function JumpBox({ onClose }: { onClose: () => void }) {
           {students.data?.map((student) => (
             <Item
               key={student.id}
-              value={`${student.name} ${student.id}`}
+              value={jumpValue(student.name, student.id)}
               onSelect={() => go(`/roster/students/${student.id}`)}
             >
               {student.name}
@@ -81,7 +83,10 @@ export function JumpBox({ onClose }: { onClose: () => void }) {
             .map((m) => (
               <Item
                 key={m.id}
-                value={`${m.kind === "LINE" ? `line ${m.shortName}` : m.shortName} ${m.title} ${m.id}`}
+                value={jumpValue(
+                  `${m.kind === "LINE" ? `line ${m.shortName}` : m.shortName} ${m.title} ${m.line?.book ?? ""}`,
+                  m.id,
+                )}
                 onSelect={() => go(`/hear/${m.id}`)}
               >
                 {m.kind === "LINE" ? `Line ${m.shortName}, ${m.title}` : m.title}

@@ -4,7 +4,16 @@ import { useEffect, useMemo } from "react";
 import type { ClassView, Family, SectionView } from "../api/types";
 import { Kbd } from "../ui/parts";
 import { classesQuery, railQuery } from "./queries";
-import { ALL_CLASSES, familyHue, familyNames, neighbour, tutti, useScope } from "./scope";
+import {
+  addressNow,
+  ALL_CLASSES,
+  familyHue,
+  familyNames,
+  neighbour,
+  readScope,
+  tutti,
+  useScope,
+} from "./scope";
 import { useKeys } from "./useKeys";
 
 /** The sections of the class in score order, bracketed by family as on a conductor's score. */
@@ -20,8 +29,8 @@ export function ScoreRail() {
   const chooseSection = (section?: SectionView) =>
     section && choose({ ...tutti, instrument: section.instrument });
   useKeys({
-    "[": () => chooseSection(neighbour(sections, scope, -1)),
-    "]": () => chooseSection(neighbour(sections, scope, 1)),
+    "[": () => chooseSection(neighbour(sections, readScope(addressNow()), -1)),
+    "]": () => chooseSection(neighbour(sections, readScope(addressNow()), 1)),
     t: allClasses ? undefined : () => choose(tutti),
   });
   const current = classes.data?.find((c) => c.id === scope.classId);

@@ -6,7 +6,7 @@ export function WaitingMarks() {
   const { waiting, refused } = useSyncExternalStore(outbox.subscribe, outbox.snapshot);
   if (waiting.length === 0 && refused.length === 0) return null;
   return (
-    <details className="dropdown dropdown-end">
+    <details className="appears-late dropdown dropdown-end">
       <summary className="cursor-pointer list-none rounded-full bg-[var(--now)] px-3 py-1 text-sm font-semibold text-[#20242C]">
         {waiting.length > 0 ? `${waiting.length} to send` : `${refused.length} refused`}
       </summary>

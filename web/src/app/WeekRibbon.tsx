@@ -3,7 +3,7 @@ import { useLayoutEffect, useRef, useState } from "react";
 import type { YearView } from "../api/types";
 import { addDays, monthName, span } from "./days";
 import { yearQuery } from "./queries";
-import { useScope } from "./scope";
+import { addressNow, useScope } from "./scope";
 import { chosenWeek, labelEnds, restsOf, weekIndex } from "./ribbon";
 import { useKeys } from "./useKeys";
 
@@ -48,7 +48,8 @@ export function WeekRibbon() {
   }, []);
   const move = (step: number) => {
     if (!year.data) return;
-    const at = weekIndex(year.data, chosenWeek(year.data, week).monday) + step;
+    const shown = addressNow().get("week") ?? undefined;
+    const at = weekIndex(year.data, chosenWeek(year.data, shown).monday) + step;
     const to = year.data.weeks[at];
     if (to) choose({ week: to.monday });
   };

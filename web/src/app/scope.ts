@@ -1,5 +1,5 @@
 import { useCallback, useMemo } from "react";
-import { useSearchParams } from "react-router";
+import { useNavigate, useSearchParams } from "react-router";
 import type { Family, ScopeRequest, SectionView } from "../api/types";
 
 /** Whom the screen is about: a class or all classes, and within it everybody, a family, an instrument or a division. */
@@ -34,13 +34,18 @@ export function scopeSearch(search: URLSearchParams, change: Partial<Record<Scop
 
 type ScopeParam = "class" | "family" | "instrument" | "division" | "week";
 
+/** The address as it is this moment, also between two quick keys, when the screen has not caught up yet. */
+export const addressNow = () => new URLSearchParams(window.location.search);
+
 export function useScope() {
-  const [search, setSearch] = useSearchParams();
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
   const scope = useMemo(() => readScope(search), [search]);
   const week = search.get("week") ?? undefined;
   const choose = useCallback(
-    (change: Partial<Record<ScopeParam, string>>) => setSearch(scopeSearch(search, change)),
-    [search, setSearch],
+    (change: Partial<Record<ScopeParam, string>>) =>
+      void navigate({ pathname: window.location.pathname, search: scopeSearch(addressNow(), change) }),
+    [navigate],
   );
   const allClasses = search.get("class") === ALL_CLASSES;
   return { scope, allClasses, week, choose, search };

@@ -45,13 +45,16 @@ function LiveRun({ run }: { run: Run }) {
   return (
     <div className="grid gap-x-[22px] gap-y-4 md:grid-cols-[232px_minmax(0,1fr)] md:min-h-[calc(100vh-140px)]">
       <RunQueue run={run} live={live} name={name} />
-      <div className="flex min-w-0 flex-col md:border-l-[1.5px] md:border-[var(--hairline)] md:pl-[22px]">
+      <section
+        aria-label="Desk"
+        className="flex min-w-0 flex-col md:border-l-[1.5px] md:border-[var(--hairline)] md:pl-[22px]"
+      >
         {atOnce ? (
           <SectionAtOnce run={run} live={live} onBack={() => setAtOnce(false)} />
         ) : (
           <RunDesk run={run} live={live} onAtOnce={() => setAtOnce(true)} />
         )}
-      </div>
+      </section>
     </div>
   );
 }

@@ -51,18 +51,20 @@ describe("what", () => {
         line: { book: "Tideline Method, Winds" },
       },
       { id: "12", kind: "LINE", shortName: "12", title: "Foghorn", line: { book: "Tideline Method, Winds" } },
+      { id: "t", kind: "PLAYING_TEST", shortName: "Test 1", title: "Test 1: Lantern on the pier" },
       { id: "h", kind: "TECHNIQUE_CHECK", shortName: "Hold", title: "Horn: slope and bell" },
     ],
   } as unknown as LibraryView;
   const found = (sought: string) => findMilestones(library, sought).map((m) => m.id);
 
   it("is found by number, name, book or kind", () => {
-    expect(found("1")).toEqual(["1"]);
+    expect(found("1")).toEqual(["1", "t"]);
+    expect(found("test 1")).toEqual(["t"]);
     expect(found("fog")).toEqual(["12"]);
     expect(found("hold")).toEqual(["h"]);
     expect(found("technique check")).toEqual(["h"]);
     expect(found("winds line 12")).toEqual(["12"]);
-    expect(found("")).toHaveLength(3);
+    expect(found("")).toHaveLength(4);
     expect(found("kazoo")).toEqual([]);
   });
 

@@ -65,7 +65,8 @@ export function findMilestones(library: LibraryView, sought: string): Milestone[
     ]
       .join(" ")
       .toLowerCase();
-    return words.every((word) => (/^\d+$/.test(word) ? m.shortName === word : text.includes(word)));
+    const numbers = m.shortName.split(" ");
+    return words.every((word) => (/^\d+$/.test(word) ? numbers.includes(word) : text.includes(word)));
   });
 }
 

@@ -99,13 +99,17 @@ public final class School {
         return Optional.ofNullable(ids.get(name)).orElseThrow(() -> new IllegalArgumentException(name));
     }
 
+    public String directorName() {
+        return word + "-director";
+    }
+
     public ApiClient director() {
-        return server.visitor().signIn(word + "-director", PASSWORD);
+        return server.visitor().signIn(directorName(), PASSWORD);
     }
 
     /** The director at another server over the same database. */
     public ApiClient directorAt(String address) {
-        return new ApiClient(address).signIn(word + "-director", PASSWORD);
+        return new ApiClient(address).signIn(directorName(), PASSWORD);
     }
 
     public ApiClient assistant() {

@@ -1,0 +1,121 @@
+package vividroster.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import vividroster.testkit.RunningServer;
+import vividroster.testkit.School;
+
+/** Debian's Chromium, driven headless against the real application. */
+final class Browsing {
+
+    private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+    private static Browser browser;
+
+    private Browsing() {}
+
+    /** The two sizes every path is walked in: a laptop and a tablet held upright. */
+    enum Screen {
+        LAPTOP(1280, 800),
+        TABLET(820, 1180);
+
+        final int width;
+        final int height;
+
+        Screen(int width, int height) {
+            this.width = width;
+            this.height = height;
+        }
+    }
+
+    /** A page with what went wrong in it, which a test asserts to be nothing. */
+    record Seat(Page page, List<String> errors) implements AutoCloseable {
+        @Override
+        public void close() {
+            page.context().close();
+        }
+    }
+
+    private static synchronized Browser browser() {
+        if (browser == null) {
+            Playwright playwright = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            browser = playwright
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(CHROMIUM)
+                            .setHeadless(true)
+                            .setArgs(List.of(
+                                    "--headless",
+                                    "--no-sandbox",
+                                    "--disable-gpu",
+                                    "--disable-quic",
+                                    "--no-first-run",
+                                    "--disable-background-networking",
+                                    "--disable-component-update",
+                                    "--disable-sync")));
+        }
+        return browser;
+    }
+
+    static Seat open(RunningServer server, Screen screen) {
+        BrowserContext context = browser()
+                .newContext(new Browser.NewContextOptions()
+                        .setBaseURL(server.address())
+                        .setViewportSize(screen.width, screen.height)
+                        .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        context.setDefaultTimeout(15_000);
+        Page page = context.newPage();
+        List<String> errors = new ArrayList<>();
+        page.onPageError(errors::add);
+        page.onResponse(response -> {
+            if (response.status() >= 500) {
+                errors.add(response.status() + " from " + response.url());
+            }
+            if (!response.url().startsWith(server.address()) && response.url().startsWith("http")) {
+                errors.add("something was fetched from elsewhere: " + response.url());
+            }
+        });
+        return new Seat(page, errors);
+    }
+
+    static void signIn(Page page, String name, String password) {
+        page.navigate("/");
+        page.getByLabel("Sign-in name").fill(name);
+        page.getByLabel("Password").fill(password);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                .click();
+        page.waitForURL("**/podium**");
+    }
+
+    /** The name of the student being heard. */
+    static Locator studentAtTheDesk(Page page) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Desk"))
+                .getByRole(AriaRole.HEADING, new Locator.GetByRoleOptions().setLevel(2));
+    }
+
+    /** Chooses a class on the score rail, which a tablet held upright keeps folded away. */
+    static void chooseClass(Page page, String name) {
+        Locator unfold = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sections"));
+        if (unfold.isVisible()) {
+            unfold.click();
+        }
+        page.getByLabel("Class", new Page.GetByLabelOptions().setExact(true)).selectOption(name);
+    }
+
+    static void signInTo(School school, Page page) {
+        signIn(page, school.directorName(), School.PASSWORD);
+    }
+
+    static void signInToDemo(Page page) {
+        signIn(page, "odalys", "ferry-to-saltgrass");
+    }
+}

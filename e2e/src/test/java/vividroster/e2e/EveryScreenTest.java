@@ -1,0 +1,174 @@
+package vividroster.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import tools.jackson.databind.JsonNode;
+import vividroster.e2e.Browsing.Screen;
+import vividroster.e2e.Browsing.Seat;
+import vividroster.testkit.ApiClient;
+import vividroster.testkit.RunningServer;
+
+/** Each screen with the demo's data: no serious accessibility violation, nothing off the side, keys that work. */
+class EveryScreenTest {
+
+    private final RunningServer server = RunningServer.shared();
+
+    /** Addresses of every screen by name. */
+    private Map<String, String> screens() {
+        ApiClient director = server.demoDirector();
+        String classId = "";
+        for (JsonNode c : director.get("/api/classes").json()) {
+            classId = c.path("name").asString().equals("Beginning Winds")
+                    ? c.path("id").asString()
+                    : classId;
+        }
+        JsonNode board = director.get("/api/board?classId=" + classId + "&instrument=trumpet")
+                .json();
+        JsonNode choices = director.get("/api/hearing/choices?classId=" + classId + "&instrument=trumpet")
+                .json();
+        String trumpets = "?class=" + classId + "&instrument=trumpet";
+        Map<String, String> screens = new LinkedHashMap<>();
+        screens.put("podium", "/podium?class=" + classId);
+        screens.put("season", "/season?class=" + classId);
+        screens.put("library", "/library?class=" + classId);
+        screens.put("hear", "/hear" + trumpets);
+        for (JsonNode choice : choices) {
+            screens.putIfAbsent(
+                    "hear " + choice.path("kind").asString(),
+                    "/hear/" + choice.path("milestoneId").asString() + trumpets);
+        }
+        screens.put("board", "/roster" + trumpets);
+        screens.put("belts", "/roster/belts" + trumpets);
+        screens.put("students", "/roster/students" + trumpets);
+        screens.put(
+                "folder",
+                "/roster/students/"
+                        + board.path("rows").get(0).path("studentId").asString() + trumpets);
+        screens.put("office", "/office?class=" + classId);
+        return screens;
+    }
+
+    private static List<String> serious(Page page, String where) {
+        List<String> found = new ArrayList<>();
+        for (Rule rule : new AxeBuilder(page).analyze().getViolations()) {
+            if (List.of("serious", "critical").contains(rule.getImpact())) {
+                rule.getNodes()
+                        .forEach(node -> found.add(where + ": " + rule.getId() + " at " + node.getTarget() + " "
+                                + node.getHtml()
+                                        .substring(
+                                                0, Math.min(120, node.getHtml().length()))));
+            }
+        }
+        return found;
+    }
+
+    private static void settle(Page page) {
+        assertThat(page.getByRole(AriaRole.HEADING).first()).isVisible();
+        page.locator("[aria-busy=true]")
+                .first()
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void noSeriousViolationAndNothingOffTheSide(Screen screen) {
+        List<String> found = new ArrayList<>();
+        try (Seat seat = Browsing.open(server, screen)) {
+            Page page = seat.page();
+            page.navigate("/");
+            assertThat(page.getByLabel("Password")).isVisible();
+            found.addAll(serious(page, "sign-in"));
+            Browsing.signInToDemo(page);
+            // The themes differ in colour alone, which is checked once.
+            for (String theme : screen == Screen.LAPTOP ? List.of("paper", "pit") : List.of("paper")) {
+                page.evaluate("theme => localStorage.setItem('vivid-theme', theme)", theme);
+                screens().forEach((name, address) -> {
+                    page.navigate(address);
+                    settle(page);
+                    found.addAll(serious(page, name + ", " + theme));
+                    int over = (Integer) page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
+                    if (over > 0) {
+                        found.add(name + " is " + over + " px too wide at " + screen);
+                    }
+                });
+            }
+            page.navigate(screens().get("season"));
+            settle(page);
+            page.keyboard().press("o");
+            assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+            found.addAll(serious(page, "order panel"));
+            page.keyboard().press("Escape");
+            page.keyboard().press("?");
+            found.addAll(serious(page, "keys"));
+            assertThat(seat.errors()).isEmpty();
+        }
+        assertThat(found).isEmpty();
+    }
+
+    @Test
+    void theJumpBoxGoesAnywhereByKeyboardAlone() {
+        try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
+            Page page = seat.page();
+            Browsing.signInToDemo(page);
+            page.keyboard().press("/");
+            page.keyboard().type("sunniva");
+            assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("Sunniva Drake");
+            page.keyboard().press("Enter");
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Sunniva Drake")))
+                    .isVisible();
+            page.keyboard().press("/");
+            page.keyboard().type("week 3");
+            assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("Week 3,");
+            page.keyboard().press("Enter");
+            assertThat(page).hasURL(Pattern.compile(".*podium.*week=2026-08-31.*"));
+            assertThat(page.getByText(Pattern.compile("^Week 3"))).isVisible();
+            page.keyboard().press(">");
+            assertThat(page.getByText(Pattern.compile("^Week 4"))).isVisible();
+        }
+    }
+
+    @Test
+    void anAssistantHearsButIsNotOfferedWhatIsADirectors() {
+        try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
+            Page page = seat.page();
+            Browsing.signIn(page, "bram", "tuner-and-rosin");
+            page.navigate(screens().get("office"));
+            assertThat(page.getByText("are a director's to change")).isVisible();
+            page.navigate(screens().get("season"));
+            settle(page);
+            page.keyboard().press("o");
+            assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+        }
+    }
+
+    @Test
+    void anAddressThatIsNoneLeadsToThePodiumAndSignOutEndsIt() {
+        try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
+            Page page = seat.page();
+            Browsing.signInToDemo(page);
+            page.navigate("/no/such/screen");
+            page.waitForURL("**/podium**");
+            page.getByLabel("Odalys Quayle, menu").click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign out"))
+                    .click();
+            assertThat(page.getByLabel("Sign-in name")).isVisible();
+            page.navigate("/roster");
+            assertThat(page.getByLabel("Sign-in name")).isVisible();
+        }
+    }
+}
