@@ -20,4 +20,4 @@ echo "Building ..."
 maven_quietly -DskipTests -Dspotless.check.skip=true package || die "The build failed; the lines above say why."
 maven_quietly -Dskip.web -Dspotless.check.skip=true -pl core,formats,web,server,bench package -DskipTests \
   org.apache.maven.plugins:maven-dependency-plugin:build-classpath -Dmdep.outputFile="$ROOT/bench/target/classpath" || die "The build failed."
-"$JAVA_HOME/bin/java" --enable-native-access=ALL-UNNAMED -cp "bench/target/classes:$(cat bench/target/classpath)" vividroster.bench.Bench "$@"
+"$JAVA_HOME/bin/java" -XX:+UseSerialGC -Xmx768m --enable-native-access=ALL-UNNAMED -cp "bench/target/classes:$(cat bench/target/classpath)" vividroster.bench.Bench "$@"

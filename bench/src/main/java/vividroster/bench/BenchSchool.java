@@ -1,5 +1,6 @@
 package vividroster.bench;
 
+import java.io.IOException;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.LocalDate;
@@ -34,7 +35,6 @@ import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 import vividroster.server.season.Orders;
-import vividroster.testkit.ApiClient;
 import vividroster.testkit.RunningServer;
 
 /** A programme with a class of 12 trumpets and 40 lines set for them, among many other students. */
@@ -77,8 +77,8 @@ final class BenchSchool {
         return school;
     }
 
-    ApiClient director() {
-        return server.visitor().signIn("bench", PASSWORD);
+    BlockingClient director() throws IOException {
+        return new BlockingClient(server.address()).signIn("bench", PASSWORD);
     }
 
     String boardAddress() {

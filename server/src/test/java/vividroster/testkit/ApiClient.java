@@ -25,6 +25,7 @@ public final class ApiClient {
 
     private final CookieManager cookies = new CookieManager(null, CookiePolicy.ACCEPT_ALL);
     private final HttpClient http = HttpClient.newBuilder()
+            .version(HttpClient.Version.HTTP_1_1)
             .cookieHandler(cookies)
             .connectTimeout(Duration.ofSeconds(5))
             .build();

@@ -2,8 +2,10 @@ package vividroster.server.library;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,34 +32,54 @@ import vividroster.server.platform.Rows;
 @Repository
 class LibraryQueries {
 
-    private static final String MILESTONE_COLUMNS = """
-            id, kind, short_name, title, instrument_free, applies_to, version, pass_rule, pass_k, pass_n, pass_mark
-            """;
-
     private final JdbcClient jdbc;
 
     LibraryQueries(JdbcClient jdbc) {
         this.jdbc = jdbc;
     }
 
-    private record CriterionRow(UUID milestoneId, Criterion criterion) {}
-
-    private record FillingRow(UUID beltId, int ordinal, String name, String instrument, UUID milestoneId) {}
-
-    private record BeltRow(UUID id, String ladder, int rank, String name) {}
+    private record BeltRow(
+            UUID id,
+            String ladder,
+            int rank,
+            String name,
+            int ordinal,
+            String slot,
+            String instrument,
+            UUID fillingId) {}
 
     /** In shelf order; retired ones too, since what was passed stays passed. */
     List<Milestone> findMilestones(UUID programId, Collection<UUID> ids) {
-        Map<UUID, List<Criterion>> criteria = criteria(programId, ids);
-        return jdbc.sql("select " + MILESTONE_COLUMNS + """
-                        from milestone
-                        where program_id = :programId and id = any(:ids)
-                        order by shelf_order, short_name, id
+        Map<UUID, MilestoneParts> parts = new LinkedHashMap<>();
+        jdbc.sql("""
+                        select m.id, m.kind, m.short_name, m.title, m.instrument_free, m.applies_to, m.version, m.pass_rule,
+                               m.pass_k, m.pass_n, m.pass_mark, c.ordinal, c.name, c.top_points, c.floor_points
+                        from milestone m
+                        left join criterion c
+                          on c.program_id = m.program_id and c.milestone_id = m.id and c.version = m.version
+                        where m.program_id = :programId and m.id = any(:ids)
+                        order by m.shelf_order, m.short_name, m.id, c.ordinal
                         """)
                 .param("programId", programId)
                 .param("ids", Rows.array(ids))
-                .query((row, n) -> milestone(row, criteria))
-                .list();
+                .query(row -> {
+                    UUID id = Rows.id(row, "id");
+                    MilestoneParts one = parts.get(id);
+                    if (one == null) {
+                        one = MilestoneParts.read(row);
+                        parts.put(id, one);
+                    }
+                    if (row.getInt("ordinal") > 0) {
+                        one.criteria().add(criterion(row));
+                    }
+                });
+        return parts.values().stream().map(MilestoneParts::whole).toList();
+    }
+
+    private static Criterion criterion(ResultSet row) throws SQLException {
+        int floor = row.getInt("floor_points");
+        OptionalInt floorPoints = row.wasNull() ? OptionalInt.empty() : OptionalInt.of(floor);
+        return new Criterion(row.getInt("ordinal"), row.getString("name"), row.getInt("top_points"), floorPoints);
     }
 
     /** All that can be ordered, in shelf order. */
@@ -70,91 +92,59 @@ class LibraryQueries {
                         """).param("programId", programId).query(UUID.class).list();
     }
 
-    private Map<UUID, List<Criterion>> criteria(UUID programId, Collection<UUID> ids) {
-        return jdbc
-                .sql("""
-                        select c.milestone_id, c.ordinal, c.name, c.top_points, c.floor_points
-                        from criterion c
-                        join milestone m on m.program_id = c.program_id and m.id = c.milestone_id and m.version = c.version
-                        where c.program_id = :programId and c.milestone_id = any(:ids)
-                        order by c.milestone_id, c.ordinal
-                        """)
-                .param("programId", programId)
-                .param("ids", Rows.array(ids))
-                .query((row, n) -> {
-                    int floor = row.getInt("floor_points");
-                    OptionalInt floorPoints = row.wasNull() ? OptionalInt.empty() : OptionalInt.of(floor);
-                    return new CriterionRow(
-                            Rows.id(row, "milestone_id"),
-                            new Criterion(
-                                    row.getInt("ordinal"),
-                                    row.getString("name"),
-                                    row.getInt("top_points"),
-                                    floorPoints));
-                })
-                .list()
-                .stream()
-                .collect(Collectors.groupingBy(
-                        CriterionRow::milestoneId, Collectors.mapping(CriterionRow::criterion, Collectors.toList())));
-    }
-
     /** All belts in ladder and rank order, their slots filled for the instruments asked for. */
     List<Belt> findBelts(UUID programId, Collection<String> instruments) {
-        Map<UUID, List<FillingRow>> fillings = jdbc
+        return jdbc
                 .sql("""
-                        select f.belt_id, f.ordinal, s.name, f.instrument, f.milestone_id
-                        from belt_slot_filling f
-                        join belt_slot s on s.program_id = f.program_id and s.belt_id = f.belt_id and s.ordinal = f.ordinal
-                        where f.program_id = :programId and (f.instrument = 'any' or f.instrument = any(:instruments))
+                        select b.milestone_id as belt_id, b.ladder, b.rank, m.title, f.ordinal, s.name, f.instrument,
+                               f.milestone_id
+                        from belt b
+                        join milestone m on m.program_id = b.program_id and m.id = b.milestone_id
+                        left join belt_slot_filling f
+                          on f.program_id = b.program_id and f.belt_id = b.milestone_id
+                          and (f.instrument = 'any' or f.instrument = any(:instruments))
+                        left join belt_slot s
+                          on s.program_id = f.program_id and s.belt_id = f.belt_id and s.ordinal = f.ordinal
+                        where b.program_id = :programId
+                        order by b.ladder, b.rank, f.ordinal
                         """)
                 .param("programId", programId)
                 .param("instruments", instruments.toArray(String[]::new))
-                .query((row, n) -> new FillingRow(
+                .query((row, n) -> new BeltRow(
                         Rows.id(row, "belt_id"),
+                        row.getString("ladder"),
+                        row.getInt("rank"),
+                        row.getString("title"),
                         row.getInt("ordinal"),
                         row.getString("name"),
                         row.getString("instrument"),
                         Rows.id(row, "milestone_id")))
                 .list()
                 .stream()
-                .collect(Collectors.groupingBy(FillingRow::beltId));
-        return jdbc
-                .sql("""
-                        select b.milestone_id, b.ladder, b.rank, m.title
-                        from belt b
-                        join milestone m on m.program_id = b.program_id and m.id = b.milestone_id
-                        where b.program_id = :programId
-                        order by b.ladder, b.rank
-                        """)
-                .param("programId", programId)
-                .query((row, n) -> new BeltRow(
-                        Rows.id(row, "milestone_id"),
-                        row.getString("ladder"),
-                        row.getInt("rank"),
-                        row.getString("title")))
-                .list()
+                .collect(Collectors.groupingBy(BeltRow::id, LinkedHashMap::new, Collectors.toList()))
+                .values()
                 .stream()
-                .map(row -> new Belt(
-                        row.id(),
-                        row.ladder(),
-                        row.rank(),
-                        row.name(),
-                        slots(fillings.getOrDefault(row.id(), List.of()))))
+                .map(LibraryQueries::belt)
                 .toList();
     }
 
-    private static List<BeltSlot> slots(List<FillingRow> fillings) {
-        Map<Integer, Map<String, UUID>> byOrdinal = new TreeMap<>();
-        Map<Integer, String> names = new HashMap<>();
-        for (FillingRow filling : fillings) {
-            names.put(filling.ordinal(), filling.name());
-            byOrdinal
-                    .computeIfAbsent(filling.ordinal(), o -> new HashMap<>())
-                    .put(filling.instrument(), filling.milestoneId());
-        }
-        return byOrdinal.entrySet().stream()
-                .map(slot -> new BeltSlot(slot.getKey(), names.get(slot.getKey()), slot.getValue()))
-                .toList();
+    private static Belt belt(List<BeltRow> rows) {
+        BeltRow first = rows.getFirst();
+        return new Belt(
+                first.id(),
+                first.ladder(),
+                first.rank(),
+                first.name(),
+                rows.stream()
+                        .filter(row -> row.slot() != null)
+                        .collect(Collectors.groupingBy(BeltRow::ordinal, TreeMap::new, Collectors.toList()))
+                        .values()
+                        .stream()
+                        .map(fillings -> new BeltSlot(
+                                fillings.getFirst().ordinal(),
+                                fillings.getFirst().slot(),
+                                fillings.stream().collect(Collectors.toMap(BeltRow::instrument, BeltRow::fillingId))))
+                        .toList());
     }
 
     Map<UUID, BeltLook> findBeltLooks(UUID programId) {
@@ -219,25 +209,44 @@ class LibraryQueries {
                 .collect(Collectors.toMap(TestFacts::milestoneId, test -> test));
     }
 
-    private static Milestone milestone(ResultSet row, Map<UUID, List<Criterion>> criteria) throws SQLException {
-        UUID id = Rows.id(row, "id");
-        PassRule rule = switch (row.getString("pass_rule")) {
-            case "ONE_GOOD_TRY" -> new PassRule.OneGoodTry();
-            case "K_OF_LAST_N" -> new PassRule.KOfLastN(row.getInt("pass_k"), row.getInt("pass_n"));
-            case "ALL_CRITERIA" -> new PassRule.AllCriteria();
-            case "SCORE_AT_LEAST" -> new PassRule.ScoreAtLeast(row.getInt("pass_mark"));
-            case "ALL_SLOTS" -> new PassRule.AllSlots();
-            default -> throw new IllegalStateException("unknown pass rule " + row.getString("pass_rule"));
-        };
-        return new Milestone(
-                id,
-                MilestoneKind.valueOf(row.getString("kind")),
-                row.getString("short_name"),
-                row.getString("title"),
-                row.getBoolean("instrument_free"),
-                Set.copyOf(Rows.texts(row, "applies_to")),
-                row.getInt("version"),
-                rule,
-                criteria.getOrDefault(id, List.of()));
+    /** A milestone whose criteria are still being read. */
+    private record MilestoneParts(
+            UUID id,
+            MilestoneKind kind,
+            String shortName,
+            String title,
+            boolean instrumentFree,
+            Set<String> appliesTo,
+            int version,
+            PassRule rule,
+            List<Criterion> criteria) {
+
+        static MilestoneParts read(ResultSet row) throws SQLException {
+            return new MilestoneParts(
+                    Rows.id(row, "id"),
+                    MilestoneKind.valueOf(row.getString("kind")),
+                    row.getString("short_name"),
+                    row.getString("title"),
+                    row.getBoolean("instrument_free"),
+                    Set.copyOf(Rows.texts(row, "applies_to")),
+                    row.getInt("version"),
+                    rule(row),
+                    new ArrayList<>());
+        }
+
+        Milestone whole() {
+            return new Milestone(id, kind, shortName, title, instrumentFree, appliesTo, version, rule, criteria);
+        }
+
+        private static PassRule rule(ResultSet row) throws SQLException {
+            return switch (row.getString("pass_rule")) {
+                case "ONE_GOOD_TRY" -> new PassRule.OneGoodTry();
+                case "K_OF_LAST_N" -> new PassRule.KOfLastN(row.getInt("pass_k"), row.getInt("pass_n"));
+                case "ALL_CRITERIA" -> new PassRule.AllCriteria();
+                case "SCORE_AT_LEAST" -> new PassRule.ScoreAtLeast(row.getInt("pass_mark"));
+                case "ALL_SLOTS" -> new PassRule.AllSlots();
+                default -> throw new IllegalStateException("unknown pass rule " + row.getString("pass_rule"));
+            };
+        }
     }
 }

@@ -2,14 +2,13 @@ package vividroster.server.platform;
 
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
-import javax.sql.DataSource;
+import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.jdbc.autoconfigure.JdbcConnectionDetails;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 import org.springframework.session.jdbc.config.annotation.SpringSessionDataSource;
 import org.springframework.transaction.support.TransactionOperations;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Sessions live in the same database through connections of their own that do not wait for the disk: every request
@@ -33,8 +32,22 @@ class SessionStore {
         return new HikariDataSource(config);
     }
 
+    /** Wraps the store that Spring Session makes; a store of our own would keep it from being made. */
     @Bean
-    TransactionOperations springSessionTransactionOperations(@SpringSessionDataSource DataSource sessions) {
-        return new TransactionTemplate(new JdbcTransactionManager(sessions));
+    static BeanPostProcessor rarelyTouchedSessions() {
+        return new BeanPostProcessor() {
+            @Override
+            public Object postProcessAfterInitialization(Object bean, String name) {
+                return bean instanceof JdbcIndexedSessionRepository sessions
+                        ? new RarelyTouchedSessions<>(sessions)
+                        : bean;
+            }
+        };
+    }
+
+    /** A session is one row and its attributes, each written whole: no transaction is needed around them. */
+    @Bean
+    TransactionOperations springSessionTransactionOperations() {
+        return TransactionOperations.withoutTransaction();
     }
 }
