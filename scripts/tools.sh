@@ -112,3 +112,11 @@ database_up() {
 }
 
 database_down() { [ "${OWN_DATABASE:-}" = yes ] && pg_down "$DATA/pg"; return 0; }
+
+# Builds everything a module needs; sets CLASSPATH_OF to its dependencies.
+build_with_classpath() {
+  maven_quietly -DskipTests -Dspotless.check.skip=true -pl core,formats,web,server,"$1" package \
+    org.apache.maven.plugins:maven-dependency-plugin:build-classpath -Dmdep.outputFile="$ROOT/$1/target/classpath" ||
+    die "The build failed; the lines above say why."
+  CLASSPATH_OF=$(cat "$ROOT/$1/target/classpath")
+}

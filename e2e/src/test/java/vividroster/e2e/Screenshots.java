@@ -1,0 +1,128 @@
+package vividroster.e2e;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.LoadState;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import tools.jackson.databind.JsonNode;
+import vividroster.e2e.Browsing.Screen;
+import vividroster.e2e.Browsing.Seat;
+import vividroster.testkit.ApiClient;
+import vividroster.testkit.RunningServer;
+import vividroster.testkit.TestCluster;
+
+/** Draws the pictures in docs/screenshots from the demo. Run by hand when a view changes; see docs/working.md. */
+public final class Screenshots {
+
+    private static final Path FOLDER = TestCluster.projectRoot().resolve("docs/screenshots");
+    private static final String ROSTER = """
+            name,class,instrument,division,start date
+            Ida Penn,Beginning Winds,clarinet,,
+            "Orr, Hal",Beginning Winds,Bb trumpet,,2026-10-01
+            Zoë Marsh,Chamber Strings,violin,Second,
+            Kit Rowe,Beginning Wind,flute,,
+            Jo Quill,Beginning Winds,flugelflute,,
+            Sunniva Drake,Beginning Winds,trumpet,,
+            """;
+
+    private final Page page;
+
+    private Screenshots(Page page) {
+        this.page = page;
+    }
+
+    public static void main(String[] arguments) {
+        RunningServer server = RunningServer.shared();
+        ApiClient director = server.demoDirector();
+        String classId = "";
+        for (JsonNode c : director.get("/api/classes").json()) {
+            classId = c.path("name").asString().equals("Beginning Winds")
+                    ? c.path("id").asString()
+                    : classId;
+        }
+        String winds = "?class=" + classId;
+        String trumpets = winds + "&instrument=trumpet";
+        String line = milestone(director, "LINE", "9");
+        String test = milestone(director, "PLAYING_TEST", "Test 2");
+        String student = director.get("/api/board?classId=" + classId + "&instrument=trumpet")
+                .json()
+                .path("rows")
+                .get(4)
+                .path("studentId")
+                .asString();
+        try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
+            Browsing.signInToDemo(seat.page());
+            Screenshots shots = new Screenshots(seat.page());
+            shots.take("podium", "/podium" + winds);
+            shots.take("season", "/season" + winds);
+            seat.page().keyboard().press("o");
+            seat.page().getByLabel("What").fill("winds line 11");
+            seat.page().keyboard().press("Enter");
+            shots.shoot("order");
+            shots.take("library", "/library" + winds);
+            shots.take("hear", "/hear/" + line + trumpets);
+            seat.page().keyboard().press("s");
+            seat.page()
+                    .getByRole(AriaRole.BUTTON, named("Tobenna Ruiz-Okafor Trumpet passed"))
+                    .click();
+            shots.shoot("section");
+            shots.take(
+                    "test", "/hear/" + test + winds.replace(classId, concertWinds(director)) + "&instrument=trumpet");
+            seat.page().keyboard().press("4");
+            seat.page().keyboard().press("3");
+            shots.shoot("test");
+            shots.take("board", "/roster" + trumpets);
+            shots.take("belts", "/roster/belts" + trumpets);
+            shots.take("folder", "/roster/students/" + student + trumpets);
+            seat.page().navigate("/office" + winds);
+            seat.page()
+                    .getByLabel("Roster file")
+                    .setInputFiles(new FilePayload("roster.csv", "text/csv", ROSTER.getBytes(StandardCharsets.UTF_8)));
+            seat.page().getByRole(AriaRole.REGION, named("Rows of the file")).waitFor();
+            shots.shoot("import");
+        }
+        try (Seat seat = Browsing.open(server, Screen.TABLET)) {
+            Browsing.signInToDemo(seat.page());
+            seat.page().evaluate("localStorage.setItem('vivid-theme', 'pit')");
+            new Screenshots(seat.page()).take("tablet", "/hear/" + line + trumpets);
+        }
+        System.exit(0);
+    }
+
+    private static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(name);
+    }
+
+    private static String concertWinds(ApiClient director) {
+        for (JsonNode c : director.get("/api/classes").json()) {
+            if (c.path("name").asString().equals("Concert Winds")) {
+                return c.path("id").asString();
+            }
+        }
+        throw new IllegalStateException("the demo has no Concert Winds");
+    }
+
+    private static String milestone(ApiClient director, String kind, String shortName) {
+        for (JsonNode m : director.get("/api/library").json().path("milestones")) {
+            if (m.path("kind").asString().equals(kind)
+                    && m.path("shortName").asString().equals(shortName)) {
+                return m.path("id").asString();
+            }
+        }
+        throw new IllegalStateException("the demo has no " + shortName);
+    }
+
+    private void take(String name, String address) {
+        page.navigate(address);
+        shoot(name);
+    }
+
+    private void shoot(String name) {
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        page.evaluate("document.fonts.ready");
+        page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+        System.out.println(name);
+    }
+}
