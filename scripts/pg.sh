@@ -40,10 +40,18 @@ pg_stale_lock() {
 
 pg_running() { pg_as "$PG_BIN/pg_ctl" -D "$1" status >/dev/null 2>&1; }
 
+# Whether a folder takes no more: asked by writing, since what failed may have had no room left for its log.
+pg_disk_full() {
+  local probe=$1/probe.$$ full=1
+  pg_as dd if=/dev/zero of="$probe" bs=64k count=16 2>/dev/null || full=0
+  rm -f "$probe"
+  return $full
+}
+
 # Why it did not start, in a sentence.
 pg_why() {
   local log=$1/server.log
-  if [ -f "$log" ] && tail -n 20 "$log" | grep -q 'No space left on device'; then
+  if { [ -f "$log" ] && tail -n 20 "$log" | grep -q 'No space left on device'; } || pg_disk_full "$1"; then
     echo "The disk is full: PostgreSQL cannot write to $1. Free some space and start again; nothing was changed."
   elif [ -f "$log" ] && tail -n 20 "$log" | grep -q 'lock file "postmaster.pid" already exists'; then
     echo "Another PostgreSQL holds $1 (its lock file is $1/postmaster.pid). Stop it, or remove that file if no PostgreSQL runs there."
@@ -53,7 +61,7 @@ pg_why() {
 }
 
 pg_up() {
-  local dir=$1 kind=${2:-kept} fast='' parent
+  local dir=$1 kind=${2:-kept} fast='' parent said
   pg_own "$dir" 2>/dev/null || { echo "The folder $dir cannot be made; choose another with VIVID_DATA."; return 1; }
   parent=$dir
   while [ "$(id -u)" = 0 ] && [ "$parent" != / ]; do
@@ -76,14 +84,13 @@ pg_up() {
     }
     pg_as chmod 600 "$dir/password"
     rm -rf "$dir/making"
-    pg_as "$PG_BIN/initdb" -D "$dir/making" -U "$PG_USER" -A scram-sha-256 --pwfile="$dir/password" -E UTF8 \
-      --locale=C.UTF-8 --no-instructions $([ "$kind" = throwaway ] && echo --no-sync) >"/dev/null" 2>"$dir/initdb.log" || {
-      if grep -q 'No space left' "$dir/initdb.log"; then
-        echo "The disk is full: the database cannot be made in $dir. Free some space and start again."
-      else
-        echo "The database cannot be made in $dir: $(tail -n 1 "$dir/initdb.log")"
-      fi
+    said=$(pg_as "$PG_BIN/initdb" -D "$dir/making" -U "$PG_USER" -A scram-sha-256 --pwfile="$dir/password" -E UTF8 \
+      --locale=C.UTF-8 --no-instructions $([ "$kind" = throwaway ] && echo --no-sync) 2>&1) || {
       rm -rf "$dir/making"
+      case $said in
+        *'No space left'* | *'could not write'* | *'Bus error'* | *'free disk space'*) echo "The disk is full: the database cannot be made in $dir. Free some space and start again." ;;
+        *) echo "The database cannot be made in $dir: $(tail -n 1 <<<"$said")" ;;
+      esac
       return 1
     }
     mv "$dir/making" "$dir/cluster"

@@ -24,12 +24,14 @@ build() {
     die "The application could not be unpacked into $APP; the disk may be full."
 }
 
-java_app() { "$JAVA_HOME/bin/java" "$@" -jar "$APP/vividroster-app.jar"; }
+# The class cache is only good for the flags it was made with.
+FLAGS=(-XX:+UseSerialGC -Xmx768m --enable-native-access=ALL-UNNAMED)
 
 # One start for the class cache that makes the later ones quick. Works without it, only slower.
 learn_to_start_fast() {
   echo "Preparing quick starts ..."
-  VIVID_PORT=0 java_app -XX:AOTCacheOutput="$APP/app.aot" -Dspring.context.exit=onRefresh >/dev/null 2>&1
+  VIVID_PORT=0 "$JAVA_HOME/bin/java" "${FLAGS[@]}" -XX:AOTCacheOutput="$APP/app.aot" -Dspring.context.exit=onRefresh \
+    -jar "$APP/vividroster-app.jar" >/dev/null 2>&1
   touch "$APP/built"
 }
 
@@ -52,14 +54,20 @@ database_up
 
 cache=()
 [ -f "$APP/app.aot" ] && cache=(-XX:AOTCache="$APP/app.aot" -Xlog:aot=off -Xlog:cds=off)
-VIVID_PORT=$PORT "$JAVA_HOME/bin/java" "${cache[@]}" -XX:+UseSerialGC -Xmx768m --enable-native-access=ALL-UNNAMED \
+VIVID_PORT=$PORT "$JAVA_HOME/bin/java" "${FLAGS[@]}" "${cache[@]}" \
   -jar "$APP/vividroster-app.jar" >"$LOG" 2>&1 9>&- &
 APP_PID=$!
+LATEST=$((SECONDS + 180)) looks=0
 
-until (exec 3<>"/dev/tcp/127.0.0.1/$PORT" && printf 'GET /actuator/health HTTP/1.0\r\n\r\n' >&3 && grep -q '"UP"' <&3) 2>/dev/null; do
+# Asked with a limit: an application whose database is stuck takes the question and never answers.
+is_up() {
+  port_taken "$PORT" && timeout 3 bash -c 'exec 3<>"/dev/tcp/127.0.0.1/$0" && printf "GET /actuator/health HTTP/1.0\r\n\r\n" >&3 && grep -q "\"UP\"" <&3' "$PORT" 2>/dev/null
+}
+
+until is_up; do
   if ! kill -0 "$APP_PID" 2>/dev/null; then
     APP_PID=
-    if grep -q 'No space left on device' "$LOG"; then
+    if grep -q 'No space left on device' "$LOG" || { [ "${OWN_DATABASE:-}" = yes ] && pg_disk_full "$DATA/pg"; }; then
       die "The disk is full: the application could not start. Free some space and start again; nothing was changed."
     fi
     if grep -q 'already in use' "$LOG"; then
@@ -67,7 +75,14 @@ until (exec 3<>"/dev/tcp/127.0.0.1/$PORT" && printf 'GET /actuator/health HTTP/1
     fi
     die "The application stopped while starting; $LOG says why: $(grep -m1 -oE 'Caused by: .*|ERROR .*' "$LOG" | cut -c1-200)"
   fi
-  sleep 0.1
+  if [ "${OWN_DATABASE:-}" = yes ] && ! pg_running "$DATA/pg/cluster"; then
+    die "PostgreSQL stopped while the application was starting. $(pg_why "$DATA/pg/cluster")"
+  fi
+  if [ "${OWN_DATABASE:-}" = yes ] && ((++looks % 25 == 0)) && pg_disk_full "$DATA/pg"; then
+    die "The disk is full: the application cannot start. Free some space and start again; nothing that was recorded is lost."
+  fi
+  [ "$SECONDS" -lt "$LATEST" ] || die "The application did not answer within three minutes; $LOG says what it was doing."
+  sleep 0.2
 done
 
 echo

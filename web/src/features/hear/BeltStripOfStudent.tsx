@@ -16,7 +16,7 @@ export function BeltStripOfStudent({ studentId, milestoneId }: { studentId: stri
     .slice(from)
     .map((column, i) => ({ ...column, mark: row.marks[from + i]! }));
   return (
-    <div className="small mt-auto hidden pt-6 sm:block">
+    <div className="small mt-8 hidden sm:block">
       <table className="w-full table-fixed border-t-[1.5px] border-[var(--hairline)]">
         <caption className="sr-only">The latest milestones</caption>
         <thead>

@@ -19,7 +19,7 @@ const preview = (counts: Partial<Preview>): Preview => ({
 describe("what a roster file will do", () => {
   it("is told in a sentence before and after", () => {
     const counts = preview({ students: 1, seats: 2, refused: 3 });
-    expect(takeWords(counts, false)).toBe("1 new student, 2 seats, 3 rows not taken when you take it.");
+    expect(takeWords(counts, false)).toBe("taking it brings 1 new student, 2 seats, 3 rows not taken.");
     expect(takeWords(counts, true)).toBe("1 new student, 2 seats, 3 rows not taken.");
   });
 

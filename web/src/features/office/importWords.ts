@@ -15,5 +15,5 @@ export function takeWords(preview: Preview, taken: boolean): string {
     const rest = preview.refused > 0 ? `, ${count(preview.refused, "row")} cannot be taken` : "";
     return `Nothing to change: ${count(preview.unchanged, "row")} on the roster already${rest}.`;
   }
-  return `${parts.join(", ")}${taken ? "." : " when you take it."}`;
+  return `${taken ? "" : "taking it brings "}${parts.join(", ")}.`;
 }
