@@ -1,0 +1,98 @@
+package vividroster.core.roster;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import vividroster.core.roster.PartnerPairs.Group;
+
+class PartnerPairsTest {
+
+    private static List<UUID> students(int count) {
+        return IntStream.rangeClosed(1, count).mapToObj(i -> new UUID(0, i)).toList();
+    }
+
+    private static List<UUID> everybody(List<Group> groups) {
+        return groups.stream().flatMap(g -> g.members().stream()).toList();
+    }
+
+    @Test
+    void byStandPairsNeighboursAndNobodyIsLeftOver() {
+        List<UUID> five = students(5);
+        assertThat(PartnerPairs.byStand(five))
+                .extracting(Group::members)
+                .containsExactly(five.subList(0, 2), five.subList(2, 5));
+        assertThat(PartnerPairs.byStand(students(4))).hasSize(2);
+        assertThat(PartnerPairs.byStand(students(3))).hasSize(1);
+    }
+
+    @Property(tries = 60)
+    void fairPairsMeetEverybodyBeforeAnybodyTwice(@ForAll @IntRange(min = 1, max = 10) int half) {
+        int n = half * 2;
+        List<List<Group>> weeks = new ArrayList<>();
+        for (int week = 0; week < n - 1; week++) {
+            List<Group> groups = PartnerPairs.fair(students(n), weeks);
+            assertThat(everybody(groups)).containsExactlyInAnyOrderElementsOf(students(n));
+            weeks.add(groups);
+        }
+        Set<Set<UUID>> met = new HashSet<>();
+        weeks.forEach(groups -> groups.forEach(g -> assertThat(met.add(Set.copyOf(g.members())))
+                .as("a pair twice before all others")
+                .isTrue()));
+        assertThat(met).hasSize(n * (n - 1) / 2);
+    }
+
+    @Property(tries = 60)
+    void withAnOddNumberTheThirdPlaceGoesRound(@ForAll @IntRange(min = 1, max = 9) int half) {
+        int n = half * 2 + 1;
+        List<List<Group>> weeks = new ArrayList<>();
+        Map<UUID, Integer> third = new HashMap<>();
+        UUID last = null;
+        for (int week = 0; week < n; week++) {
+            List<Group> groups = PartnerPairs.fair(students(n), weeks);
+            assertThat(everybody(groups)).containsExactlyInAnyOrderElementsOf(students(n));
+            Group three = groups.stream().filter(Group::isThree).findFirst().orElseThrow();
+            UUID now = three.members().get(2);
+            assertThat(now).as("left out twice running").isNotEqualTo(last);
+            last = now;
+            third.merge(now, 1, Integer::sum);
+            weeks.add(groups);
+        }
+        assertThat(third.values()).containsOnly(1);
+    }
+
+    @Test
+    void twoListsTurnPastEachOther() {
+        List<UUID> all = students(6);
+        List<UUID> inside = all.subList(0, 3);
+        List<UUID> outside = all.subList(3, 6);
+        Set<Set<UUID>> met = new HashSet<>();
+        for (int week = 0; week < 3; week++) {
+            PartnerPairs.byLists(inside, outside, week).forEach(g -> met.add(Set.copyOf(g.members())));
+        }
+        assertThat(met).hasSize(9);
+        assertThat(everybody(PartnerPairs.byLists(all.subList(0, 3), all.subList(3, 5), 1)))
+                .hasSize(5);
+    }
+
+    @Test
+    void whatCannotBePaired() {
+        assertThatThrownBy(() -> PartnerPairs.byStand(students(1)))
+                .hasMessage("a partner check needs at least two students, here is 1");
+        assertThatThrownBy(() -> PartnerPairs.fair(List.of(new UUID(0, 1), new UUID(0, 1)), List.of()))
+                .hasMessage("a student stands twice among the partners");
+        assertThatThrownBy(() -> PartnerPairs.byLists(students(4), List.of(), 0))
+                .hasMessage("two lists of partners differ by one at most, were 4 and 0");
+    }
+}

@@ -1,0 +1,160 @@
+package vividroster.formats.checks;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.yaml.snakeyaml.LoaderOptions;
+import org.yaml.snakeyaml.Yaml;
+import org.yaml.snakeyaml.constructor.SafeConstructor;
+import vividroster.core.curriculum.Caution;
+import vividroster.core.curriculum.CheckTopic;
+import vividroster.core.curriculum.PassRule;
+import vividroster.core.curriculum.SchoolQuestion;
+import vividroster.core.curriculum.TechniqueCheck;
+import vividroster.core.instrument.Family;
+import vividroster.core.instrument.Instrument;
+import vividroster.core.instrument.InstrumentCatalog;
+
+/** The starter checks and the questions between schools that ship with the product, as YAML. */
+public final class CheckLibraryFile {
+
+    private static final List<String> FILES = List.of(
+            "everybody",
+            "winds",
+            "flute",
+            "oboe",
+            "bassoon",
+            "clarinet",
+            "saxophone",
+            "trumpet",
+            "horn",
+            "trombone",
+            "low-brass",
+            "percussion",
+            "mallets",
+            "violin-viola",
+            "cello",
+            "double-bass");
+
+    private CheckLibraryFile() {}
+
+    /** Every starter check, by file and then as written. */
+    public static List<TechniqueCheck> shipped(InstrumentCatalog catalog) {
+        List<TechniqueCheck> checks = new ArrayList<>();
+        Set<String> keys = new LinkedHashSet<>();
+        for (String file : FILES) {
+            for (Node node : nodes("checks/" + file + ".yaml")) {
+                TechniqueCheck check = check(node, catalog);
+                if (!keys.add(check.key())) {
+                    throw new IllegalArgumentException("two starter checks share the key " + check.key());
+                }
+                checks.add(check);
+            }
+        }
+        return List.copyOf(checks);
+    }
+
+    /** The questions between schools, in order. */
+    public static List<SchoolQuestion> questions() {
+        return nodes("schools.yaml").stream()
+                .map(node -> new SchoolQuestion(node.text("key"), node.text("question"), node.words("choices")))
+                .toList();
+    }
+
+    private static TechniqueCheck check(Node node, InstrumentCatalog catalog) {
+        try {
+            return new TechniqueCheck(
+                    node.text("key"),
+                    CheckTopic.valueOf(node.text("topic")),
+                    node.text("short"),
+                    node.text("title"),
+                    node.is("instrumentFree"),
+                    instruments(node.texts("for"), catalog),
+                    node.texts("steps"),
+                    wordings(node),
+                    node.words("syllables"),
+                    node.texts("criteria"),
+                    node.text("selfTest"),
+                    node.nodes("faults").stream()
+                            .map(f -> new TechniqueCheck.Fault(f.text("sign"), f.texts("try")))
+                            .toList(),
+                    cautions(node.texts("cautions")),
+                    node.nodes("variants").stream()
+                            .map(v ->
+                                    new TechniqueCheck.Variant(v.text("name"), v.text("note"), v.number("reviewWeeks")))
+                            .toList(),
+                    passRule(node.text("pass")));
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException(node.where() + ": " + e.getMessage(), e);
+        }
+    }
+
+    private static Set<String> instruments(List<String> names, InstrumentCatalog catalog) {
+        Set<String> codes = new LinkedHashSet<>();
+        for (String name : names) {
+            if (name.startsWith("family:")) {
+                Family family = Family.valueOf(name.substring(7));
+                catalog.inScoreOrder().stream()
+                        .filter(i -> i.family() == family)
+                        .map(Instrument::code)
+                        .forEach(codes::add);
+            } else {
+                codes.add(catalog.withCode(name).code());
+            }
+        }
+        return codes;
+    }
+
+    private static Map<String, Map<String, Map<Integer, String>>> wordings(Node node) {
+        Map<String, Map<String, Map<Integer, String>>> wordings = new LinkedHashMap<>();
+        node.map("wordings").forEach((question, byChoice) -> {
+            Map<String, Map<Integer, String>> choices = new LinkedHashMap<>();
+            Node.of(byChoice).forEach((choice, bySteps) -> {
+                Map<Integer, String> words = new LinkedHashMap<>();
+                Node.of(bySteps).forEach((step, text) -> words.put(Integer.valueOf(step), String.valueOf(text)));
+                choices.put(choice, words);
+            });
+            wordings.put(question, choices);
+        });
+        return wordings;
+    }
+
+    private static Set<Caution> cautions(List<String> names) {
+        Set<Caution> cautions = EnumSet.noneOf(Caution.class);
+        names.forEach(name -> cautions.add(Caution.valueOf(name)));
+        return cautions;
+    }
+
+    private static PassRule passRule(String words) {
+        if (words.equals("one good try")) {
+            return new PassRule.OneGoodTry();
+        }
+        if (words.equals("all criteria")) {
+            return new PassRule.AllCriteria();
+        }
+        String[] kOfN = words.split(" of ");
+        if (kOfN.length != 2) {
+            throw new IllegalArgumentException(
+                    "a check passes by \"one good try\", \"all criteria\" or \"4 of 5\", was \"" + words + "\"");
+        }
+        return new PassRule.KOfLastN(Integer.parseInt(kOfN[0]), Integer.parseInt(kOfN[1]));
+    }
+
+    private static List<Node> nodes(String file) {
+        try (InputStream in =
+                Objects.requireNonNull(CheckLibraryFile.class.getResourceAsStream("/vividroster/" + file), file)) {
+            Object read = new Yaml(new SafeConstructor(new LoaderOptions())).load(in);
+            return Node.list(file, read);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
