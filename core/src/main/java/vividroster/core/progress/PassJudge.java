@@ -13,11 +13,14 @@ public final class PassJudge {
 
     private PassJudge() {}
 
-    /** Whether one try is good in itself. A line is judged by ear alone; checks and tests by their marks. */
+    /**
+     * Whether one try is good in itself. A line is judged by ear alone; checks and tests by their marks. Where tries
+     * are counted, a try with a criterion marked as not seen is not good, whatever was pressed.
+     */
     public static boolean isGood(Milestone milestone, Outcome heard, List<CriterionMark> marks) {
         return switch (milestone.passRule()) {
-            case PassRule.OneGoodTry one -> heard == Outcome.PASS;
-            case PassRule.KOfLastN kOfN -> heard == Outcome.PASS;
+            case PassRule.OneGoodTry one -> heard == Outcome.PASS && (marks.isEmpty() || allSeen(milestone, marks));
+            case PassRule.KOfLastN kOfN -> heard == Outcome.PASS && (marks.isEmpty() || allSeen(milestone, marks));
             case PassRule.AllCriteria all -> allSeen(milestone, marks);
             case PassRule.ScoreAtLeast score -> points(marks) >= score.mark() && floorsKept(milestone, marks);
             case PassRule.AllSlots slots -> false;

@@ -95,6 +95,12 @@ public class Library {
         shelves.insertMilestone(programId, milestone, shelfOrder);
     }
 
+    /** Puts a check behind everything that stands on the shelf. */
+    @Transactional
+    public void addCheckAtEnd(UUID programId, Milestone milestone) {
+        shelves.insertMilestone(programId, milestone, shelves.findLastShelfOrder(programId) + 1);
+    }
+
     @Transactional
     public void addTest(UUID programId, Milestone milestone, TestFacts test, int shelfOrder) {
         shelves.insertMilestone(programId, milestone, shelfOrder);

@@ -31,6 +31,14 @@ class ShelfQueries {
         }
     }
 
+    /** 0 on an empty shelf. */
+    int findLastShelfOrder(UUID programId) {
+        return jdbc.sql("select coalesce(max(shelf_order), 0) from milestone where program_id = :programId")
+                .param("programId", programId)
+                .query(Integer.class)
+                .single();
+    }
+
     void insertMilestone(UUID programId, Milestone milestone, int shelfOrder) {
         RuleColumns rule = RuleColumns.of(milestone.passRule());
         jdbc.sql("""

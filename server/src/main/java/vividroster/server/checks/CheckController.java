@@ -1,0 +1,165 @@
+package vividroster.server.checks;
+
+import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.curriculum.CheckTopic;
+import vividroster.core.curriculum.TechniqueCheck;
+import vividroster.server.platform.Absent;
+import vividroster.server.platform.Problem;
+import vividroster.server.platform.SignedIn;
+
+@RestController
+@RequestMapping("/api")
+class CheckController {
+
+    private final Checks checks;
+
+    CheckController(Checks checks) {
+        this.checks = checks;
+    }
+
+    /** @param remedies in the order to try them */
+    record FaultView(String sign, List<String> remedies) {}
+
+    record VariantView(String name, String note, int reviewWeeks) {}
+
+    record SyllableView(String style, String syllable) {}
+
+    /** @param steps as this programme's schools word them */
+    record CheckView(
+            String title,
+            CheckTopic topic,
+            List<String> appliesTo,
+            List<String> steps,
+            List<String> criteria,
+            String selfTest,
+            List<SyllableView> syllables,
+            List<FaultView> faults,
+            List<String> cautions,
+            List<VariantView> variants) {}
+
+    /** @param takenAs the milestone it became; absent while it is on the starter shelf only */
+    record StarterView(
+            String key,
+            String shortName,
+            CheckView check,
+            @Absent UUID takenAs) {}
+
+    record BeforeView(UUID milestoneId, String title) {}
+
+    /** @param before checks of the programme that are passed before this one */
+    record DescribedView(UUID milestoneId, CheckView check, List<BeforeView> before) {}
+
+    record TakenView(UUID milestoneId) {}
+
+    record ChoiceView(String key, String label) {}
+
+    record QuestionView(String key, String question, List<ChoiceView> choices, String chosen) {}
+
+    record ChoiceRequest(
+            @NotBlank(message = "Choose one of the schools.")
+            String choice) {}
+
+    @GetMapping("/checks/starters")
+    @Operation(
+            operationId = "starterChecks",
+            summary = "The technique checks that ship, worded as the programme teaches")
+    List<StarterView> starters(@AuthenticationPrincipal SignedIn person) {
+        Map<String, String> choices = checks.choices(person.programId());
+        return checks.starters(person.programId()).stream()
+                .map(s -> new StarterView(
+                        s.check().key(),
+                        s.check().shortName(),
+                        view(s.check(), choices),
+                        s.takenAs().orElse(null)))
+                .toList();
+    }
+
+    @PostMapping("/checks/starters/{key}/take")
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(
+            operationId = "takeStarterCheck",
+            summary = "Put a starter check on the shelf; taking it twice takes it once")
+    TakenView take(@AuthenticationPrincipal SignedIn person, @PathVariable String key) {
+        return new TakenView(checks.take(person.programId(), person.accountId(), key));
+    }
+
+    @GetMapping("/checks/{milestoneId}")
+    @Operation(operationId = "check", summary = "What a check says: steps, faults with remedies, cautions, variants")
+    DescribedView check(@AuthenticationPrincipal SignedIn person, @PathVariable UUID milestoneId) {
+        return checks.described(person.programId(), milestoneId)
+                .map(d -> new DescribedView(
+                        d.milestoneId(),
+                        view(d.check(), checks.choices(person.programId())),
+                        d.before().stream()
+                                .map(m -> new BeforeView(m.id(), m.title()))
+                                .toList()))
+                .orElseThrow(() -> Problem.notFound("Nothing more is written about this check."));
+    }
+
+    @GetMapping("/schools")
+    @Operation(
+            operationId = "schools",
+            summary = "Questions on which practitioners disagree, and the programme's choices")
+    List<QuestionView> schools(@AuthenticationPrincipal SignedIn person) {
+        Map<String, String> choices = checks.choices(person.programId());
+        return checks.questions().stream()
+                .map(q -> new QuestionView(
+                        q.key(),
+                        q.question(),
+                        q.choices().entrySet().stream()
+                                .map(c -> new ChoiceView(c.getKey(), c.getValue()))
+                                .toList(),
+                        choices.get(q.key())))
+                .toList();
+    }
+
+    @PostMapping("/schools/{question}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(operationId = "chooseSchool", summary = "Choose a school for one question; checks reword themselves")
+    void choose(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable String question,
+            @Valid @RequestBody ChoiceRequest request) {
+        checks.choose(person.programId(), person.accountId(), question, request.choice());
+    }
+
+    private static CheckView view(TechniqueCheck check, Map<String, String> choices) {
+        return new CheckView(
+                check.title(),
+                check.topic(),
+                check.instruments().stream().sorted().toList(),
+                check.stepsFor(choices),
+                check.criteria(),
+                check.selfTest(),
+                check.syllables().entrySet().stream()
+                        .map(s -> new SyllableView(s.getKey(), s.getValue()))
+                        .toList(),
+                check.faults().stream()
+                        .map(f -> new FaultView(f.sign(), f.remedies()))
+                        .toList(),
+                check.cautions().stream()
+                        .sorted(Comparator.naturalOrder())
+                        .map(CautionWording::sentence)
+                        .toList(),
+                check.variants().stream()
+                        .map(v -> new VariantView(v.name(), v.note(), v.reviewWeeks()))
+                        .toList());
+    }
+}
