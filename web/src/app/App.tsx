@@ -4,6 +4,7 @@ import { Problem } from "../api/http";
 import { FolderPage } from "../features/folder/FolderPage";
 import { HearPage } from "../features/hear/HearPage";
 import { RunPage } from "../features/hear/RunPage";
+import { CheckPage } from "../features/library/CheckPage";
 import { LibraryPage } from "../features/library/LibraryPage";
 import { OfficePage } from "../features/office/OfficePage";
 import { PodiumPage } from "../features/podium/PodiumPage";
@@ -33,7 +34,8 @@ export function App() {
       <Routes>
         <Route path="/podium" element={<PodiumPage />} />
         <Route path="/season" element={<SeasonPage director={me.data.role === "DIRECTOR"} />} />
-        <Route path="/library" element={<LibraryPage />} />
+        <Route path="/library" element={<LibraryPage director={me.data.role === "DIRECTOR"} />} />
+        <Route path="/library/checks/:milestoneId" element={<CheckPage />} />
         <Route path="/hear" element={<HearPage />} />
         <Route path="/hear/:milestoneId" element={<RunPage />} />
         <Route path="/roster" element={<BoardPage />} />

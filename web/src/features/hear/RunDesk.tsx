@@ -11,6 +11,7 @@ import { ExcuseReasons } from "./ExcuseReasons";
 import { LineCard } from "./LineCard";
 import { OutcomeKeys } from "./OutcomeKeys";
 import { TriesSoFar } from "./TriesSoFar";
+import { WhatToTry } from "./WhatToTry";
 import { markingOf, nextCriterion, outcomeWords, playerPlace } from "./run";
 import type { Excuse, useRun } from "./useRun";
 
@@ -158,6 +159,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
           <Kbd>?</Kbd> all keys
         </span>
       </div>
+      {run.milestone.kind === "TECHNIQUE_CHECK" && <WhatToTry milestoneId={run.milestone.id} />}
       <TriesSoFar studentId={player.studentId} milestoneId={run.milestone.id} />
       <BeltStripOfStudent studentId={player.studentId} milestoneId={run.milestone.id} />
     </>

@@ -11,6 +11,7 @@ import {
   playerPlace,
   pointsSoFar,
   runReducer,
+  staysForAnotherTry,
   type RunState,
 } from "./run";
 
@@ -65,6 +66,38 @@ describe("a hearing run", () => {
     const next = runReducer(asked, { type: "move", step: 1 });
     expect(next.marks.size).toBe(0);
     expect(next.excusing).toBe(false);
+  });
+});
+
+describe("counted tries", () => {
+  const sound = { ...milestone("TECHNIQUE_CHECK"), passK: 2, passN: 3 };
+  const made = (...outcomes: ("PASS" | "NOT_YET")[]) =>
+    outcomes.map((outcome, i) => ({ attemptId: `a${i}`, studentId: "ana", outcome }));
+
+  it("keep the student at the desk until enough were good or all are used up", () => {
+    expect(staysForAnotherTry(sound, [], "ana", "PASS")).toBe(true);
+    expect(staysForAnotherTry(sound, made("PASS"), "ana", "PASS")).toBe(false);
+    expect(staysForAnotherTry(sound, made("PASS"), "ana", "NOT_YET")).toBe(true);
+    expect(staysForAnotherTry(sound, made("NOT_YET", "NOT_YET"), "ana", "NOT_YET")).toBe(false);
+  });
+
+  it("count this visit only, and never after absent or for other rules", () => {
+    const earlier = [...made("PASS"), { attemptId: "b", studentId: "bo", outcome: "PASS" as const }];
+    expect(staysForAnotherTry(sound, earlier, "ana", "PASS")).toBe(true);
+    expect(staysForAnotherTry(sound, [], "ana", "ABSENT")).toBe(false);
+    expect(staysForAnotherTry(milestone("LINE"), [], "ana", "NOT_YET")).toBe(false);
+  });
+
+  it("leave the queue as it is while the student stays, and let go when passed", () => {
+    const stayed = runReducer(started, {
+      type: "record",
+      attemptId: "a",
+      studentId: "ana",
+      outcome: "PASS",
+      stays: true,
+    });
+    expect(stayed.queue).toEqual(["ana", "bo", "cy"]);
+    expect(runReducer(stayed, { type: "leave", studentId: "ana" }).queue).toEqual(["bo", "cy"]);
   });
 });
 

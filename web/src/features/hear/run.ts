@@ -19,7 +19,8 @@ export interface RunState {
 
 export type RunAction =
   | { type: "start"; run: Run }
-  | { type: "record"; attemptId: string; studentId: string; outcome: Outcome }
+  | { type: "record"; attemptId: string; studentId: string; outcome: Outcome; stays?: boolean }
+  | { type: "leave"; studentId: string }
   | { type: "undo" }
   | { type: "choose"; studentId: string }
   | { type: "move"; step: 1 | -1 }
@@ -39,12 +40,14 @@ export function runReducer(state: RunState, action: RunAction): RunState {
     case "record":
       return {
         ...fresh,
-        queue: state.queue.filter((id) => id !== action.studentId),
+        queue: action.stays ? state.queue : state.queue.filter((id) => id !== action.studentId),
         made: [
           ...state.made,
           { attemptId: action.attemptId, studentId: action.studentId, outcome: action.outcome },
         ],
       };
+    case "leave":
+      return { ...state, queue: state.queue.filter((id) => id !== action.studentId) };
     case "undo": {
       const last = state.made.at(-1);
       if (!last) return state;
@@ -89,6 +92,25 @@ export function markingOf(milestone: Milestone): Marking {
 /** The criterion the next digit of a test goes to: the first without points. */
 export function nextCriterion(milestone: Milestone, marks: ReadonlyMap<number, number>): number | undefined {
   return milestone.criteria.find((criterion) => !marks.has(criterion.ordinal))?.ordinal;
+}
+
+/**
+ * Whether a student stays at the desk after a try: where tries are counted, until there were enough good ones in this
+ * visit or the rule's number of tries is used up.
+ */
+export function staysForAnotherTry(
+  milestone: Milestone,
+  made: readonly Made[],
+  studentId: string,
+  outcome: Outcome,
+): boolean {
+  const { passK, passN } = milestone;
+  if (passK === undefined || passN === undefined || (outcome !== "PASS" && outcome !== "NOT_YET"))
+    return false;
+  const firstOfVisit = made.findLastIndex((m) => m.studentId !== studentId) + 1;
+  const visit = made.slice(firstOfVisit);
+  const outcomes = [outcome, ...visit.map((m) => m.outcome)];
+  return outcomes.length < passN && outcomes.filter((o) => o === "PASS").length < passK;
 }
 
 /** What is sent for the criteria: a check's untouched criteria count as seen, a test needs them all. */

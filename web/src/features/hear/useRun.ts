@@ -4,7 +4,7 @@ import { v7 as newId } from "uuid";
 import type { Evidence, Outcome, Player, Run, Standing } from "../../api/types";
 import { provisional } from "../../ui/markWords";
 import { outbox } from "./outbox";
-import { emptyRun, marksToSend, outcomeWords, runReducer } from "./run";
+import { emptyRun, marksToSend, outcomeWords, runReducer, staysForAnotherTry } from "./run";
 
 export interface Excuse {
   reason: string;
@@ -35,6 +35,9 @@ export function useRun(run: Run) {
             .forEach((r) => next.set(r.studentId, r.standing));
           return next;
         });
+        recorded
+          .filter((r) => r.milestoneId === run.milestone.id && r.standing.state === "PASSED")
+          .forEach((r) => dispatch({ type: "leave", studentId: r.studentId }));
         void client.invalidateQueries({ queryKey: ["progress"] });
       }),
     [client, run.milestone.id],
@@ -44,9 +47,11 @@ export function useRun(run: Run) {
     (studentId: string, outcome: Outcome) =>
       setStandings((known) => {
         const before = known.get(studentId);
-        return before ? new Map(known).set(studentId, provisional(outcome, before)) : known;
+        // Where tries are counted, only the server knows whether this one made the pass.
+        const shown = run.milestone.passN !== undefined && outcome === "PASS" ? "NOT_YET" : outcome;
+        return before ? new Map(known).set(studentId, provisional(shown, before)) : known;
       }),
-    [],
+    [run.milestone.passN],
   );
 
   const record = (player: Player, outcome: Outcome, evidence: Evidence, beside: Beside = {}) => {
@@ -72,7 +77,8 @@ export function useRun(run: Run) {
       ],
     });
     show(player.studentId, outcome);
-    dispatch({ type: "record", attemptId: id, studentId: player.studentId, outcome });
+    const stays = staysForAnotherTry(run.milestone, state.made, player.studentId, outcome);
+    dispatch({ type: "record", attemptId: id, studentId: player.studentId, outcome, stays });
   };
 
   const recordSection = (outcomes: ReadonlyMap<string, Outcome>) => {

@@ -1,18 +1,21 @@
 import { useQuery } from "@tanstack/react-query";
 import clsx from "clsx";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { LibraryView, Milestone, MilestoneKind } from "../../api/types";
 import { instrumentsQuery, libraryQuery } from "../../app/queries";
+import { scopeSearch, useScope } from "../../app/scope";
 import { BeltStrip } from "../../ui/BeltStrip";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { kindPlural } from "./kinds";
+import { Starters } from "./Starters";
 
-const shelves: MilestoneKind[] = ["LINE", "TECHNIQUE_CHECK", "PLAYING_TEST", "BELT"];
+const shelves = ["LINE", "TECHNIQUE_CHECK", "STARTERS", "PLAYING_TEST", "BELT"] as const;
 
 /** What can be ordered: lines, technique checks, playing tests and belts. */
-export function LibraryPage() {
+export function LibraryPage({ director }: { director: boolean }) {
   const library = useQuery(libraryQuery);
-  const [shelf, setShelf] = useState<MilestoneKind>("LINE");
+  const [shelf, setShelf] = useState<MilestoneKind | "STARTERS">("LINE");
   return (
     <>
       <Heading title="Library">
@@ -31,14 +34,15 @@ export function LibraryPage() {
                   : "hairline hover:bg-base-200",
               )}
             >
-              {kindPlural[kind]}
+              {kind === "STARTERS" ? "Starter checks" : kindPlural[kind]}
             </button>
           ))}
         </div>
       </Heading>
       {library.isLoading && <Skeleton rows={10} />}
       {library.isError && <Failed error={library.error} again={() => void library.refetch()} />}
-      {library.data && <Shelf library={library.data} kind={shelf} />}
+      {shelf === "STARTERS" && <Starters director={director} />}
+      {library.data && shelf !== "STARTERS" && <Shelf library={library.data} kind={shelf} />}
     </>
   );
 }
@@ -102,12 +106,20 @@ function Lines({ lines }: { lines: Milestone[] }) {
 
 function Criteria({ items }: { items: Milestone[] }) {
   const instruments = useQuery(instrumentsQuery);
+  const { search } = useScope();
+  const kept = scopeSearch(search, {});
   const names = new Map(instruments.data?.map((i) => [i.code, i.name]));
   return (
     <ul className="grid gap-x-10 md:grid-cols-2">
       {items.map((m) => (
         <li key={m.id} className="border-b border-[var(--hairline)] py-3">
-          <h2 className="text-[1.15rem]">{m.title}</h2>
+          <h2 className="text-[1.15rem]">
+            {m.kind === "TECHNIQUE_CHECK" ? (
+              <Link to={{ pathname: `/library/checks/${m.id}`, search: kept }}>{m.title}</Link>
+            ) : (
+              m.title
+            )}
+          </h2>
           <p className="small soft mb-1.5">
             {m.appliesTo.length === 0
               ? "every instrument"

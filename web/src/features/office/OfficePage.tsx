@@ -4,8 +4,9 @@ import { Empty, Heading } from "../../ui/parts";
 import { ClassesPart } from "./ClassesPart";
 import { ImportPart } from "./ImportPart";
 import { PeoplePart } from "./PeoplePart";
+import { SchoolsPart } from "./SchoolsPart";
 
-const parts = ["Import a roster", "Classes", "People"] as const;
+const parts = ["Import a roster", "Classes", "Schools", "People"] as const;
 
 export function OfficePage({ director }: { director: boolean }) {
   const [part, setPart] = useState<(typeof parts)[number]>(parts[0]);
@@ -42,6 +43,7 @@ export function OfficePage({ director }: { director: boolean }) {
       </Heading>
       {part === "Import a roster" && <ImportPart />}
       {part === "Classes" && <ClassesPart />}
+      {part === "Schools" && <SchoolsPart />}
       {part === "People" && <PeoplePart />}
     </>
   );

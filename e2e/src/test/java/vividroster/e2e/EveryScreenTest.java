@@ -59,6 +59,11 @@ class EveryScreenTest {
                 "folder",
                 "/roster/students/"
                         + board.path("rows").get(0).path("studentId").asString() + trumpets);
+        for (JsonNode m : director.get("/api/library").json().path("milestones")) {
+            if (m.path("title").asString().startsWith("Trumpet: left")) {
+                screens.put("check", "/library/checks/" + m.path("id").asString() + trumpets);
+            }
+        }
         screens.put("office", "/office?class=" + classId);
         return screens;
     }
@@ -107,6 +112,16 @@ class EveryScreenTest {
                     }
                 });
             }
+            page.navigate(screens().get("library"));
+            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Starter checks"))
+                    .click();
+            assertThat(page.getByLabel("Instrument")).isVisible();
+            found.addAll(serious(page, "starter checks"));
+            page.navigate(screens().get("office"));
+            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Schools"))
+                    .click();
+            assertThat(page.getByText("How do students sit?")).isVisible();
+            found.addAll(serious(page, "schools"));
             page.navigate(screens().get("season"));
             settle(page);
             page.keyboard().press("o");

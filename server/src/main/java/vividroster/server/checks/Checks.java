@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -29,6 +30,7 @@ public class Checks {
     private final CheckQueries queries;
     private final Library library;
     private final Map<String, TechniqueCheck> starters;
+    /** Those that reword a check; a question nothing asks yet is not put to anybody. */
     private final Map<String, SchoolQuestion> questions;
 
     Checks(CheckQueries queries, Library library, InstrumentCatalog catalog) {
@@ -36,7 +38,11 @@ public class Checks {
         this.library = library;
         this.starters = CheckLibraryFile.shipped(catalog).stream()
                 .collect(Collectors.toMap(TechniqueCheck::key, Function.identity(), (a, b) -> a, LinkedHashMap::new));
+        Set<String> asked = starters.values().stream()
+                .flatMap(check -> check.wordings().keySet().stream())
+                .collect(Collectors.toSet());
         this.questions = CheckLibraryFile.questions().stream()
+                .filter(question -> asked.contains(question.key()))
                 .collect(Collectors.toMap(SchoolQuestion::key, Function.identity(), (a, b) -> a, LinkedHashMap::new));
     }
 

@@ -20,6 +20,7 @@ import vividroster.core.curriculum.PassRule;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Key;
 import vividroster.core.music.Meter;
+import vividroster.server.checks.Checks;
 import vividroster.server.library.BeltLook;
 import vividroster.server.library.Book;
 import vividroster.server.library.Library;
@@ -31,18 +32,22 @@ import vividroster.server.platform.Ids;
 final class DemoLibrary {
 
     private final Library library;
+    private final Checks checks;
     private final UUID programId;
+    private final UUID accountId;
     private final Map<String, Milestone> byKey = new LinkedHashMap<>();
     private int shelfOrder;
 
-    private DemoLibrary(Library library, UUID programId) {
+    private DemoLibrary(Library library, Checks checks, UUID programId, UUID accountId) {
         this.library = library;
+        this.checks = checks;
         this.programId = programId;
+        this.accountId = accountId;
     }
 
     /** @return milestones by the keys that orders and stories use */
-    static Map<String, Milestone> load(Library library, UUID programId) {
-        DemoLibrary demo = new DemoLibrary(library, programId);
+    static Map<String, Milestone> load(Library library, Checks checks, UUID programId, UUID accountId) {
+        DemoLibrary demo = new DemoLibrary(library, checks, programId, accountId);
         demo.checks();
         demo.lines();
         demo.tests();
@@ -81,6 +86,9 @@ final class DemoLibrary {
                     rule,
                     criteria);
             library.addCheck(programId, keep(row.get("key"), check), ++shelfOrder);
+            if (!row.get("starter").isEmpty()) {
+                checks.describe(programId, accountId, check, row.get("starter"));
+            }
         }
     }
 

@@ -27,6 +27,7 @@ import vividroster.core.season.SchoolYear;
 import vividroster.core.season.SchoolYear.Entry;
 import vividroster.core.season.SchoolYear.EntryKind;
 import vividroster.server.account.Accounts;
+import vividroster.server.checks.Checks;
 import vividroster.server.hearing.HeardAttempt;
 import vividroster.server.hearing.Hearing;
 import vividroster.server.library.Library;
@@ -46,6 +47,7 @@ public class DemoLoader {
     private final Accounts accounts;
     private final Rosters rosters;
     private final Library library;
+    private final Checks checks;
     private final Orders orders;
     private final Hearing hearing;
     private final InstrumentCatalog catalog;
@@ -55,6 +57,7 @@ public class DemoLoader {
             Accounts accounts,
             Rosters rosters,
             Library library,
+            Checks checks,
             Orders orders,
             Hearing hearing,
             InstrumentCatalog catalog) {
@@ -62,6 +65,7 @@ public class DemoLoader {
         this.accounts = accounts;
         this.rosters = rosters;
         this.library = library;
+        this.checks = checks;
         this.orders = orders;
         this.hearing = hearing;
         this.catalog = catalog;
@@ -78,7 +82,7 @@ public class DemoLoader {
         Map<String, SchoolClass> classes = classes(programId);
         Map<UUID, String> names = new LinkedHashMap<>();
         List<Seat> seats = seats(programId, classes, names);
-        Map<String, Milestone> milestones = DemoLibrary.load(library, programId);
+        Map<String, Milestone> milestones = DemoLibrary.load(library, checks, programId, people.getFirst());
         List<MilestoneOrder> set = orders(classes, milestones);
         orders.load(programId, people.getFirst(), set);
 

@@ -8,7 +8,12 @@ import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
 import vividroster.server.platform.Absent;
 
-/** A milestone as the API shows it. */
+/**
+ * A milestone as the API shows it.
+ *
+ * @param passMark points a test needs
+ * @param passK good tries needed among the last passN, where tries are counted
+ */
 public record MilestoneView(
         UUID id,
         MilestoneKind kind,
@@ -17,6 +22,8 @@ public record MilestoneView(
         List<String> appliesTo,
         String passRule,
         @Absent Integer passMark,
+        @Absent Integer passK,
+        @Absent Integer passN,
         List<CriterionView> criteria,
         @Absent LineView line,
         @Absent String conditions) {
@@ -52,6 +59,8 @@ public record MilestoneView(
                 milestone.appliesTo().stream().sorted().toList(),
                 ruleSentence(milestone.passRule()),
                 milestone.passRule() instanceof PassRule.ScoreAtLeast score ? score.mark() : null,
+                milestone.passRule() instanceof PassRule.KOfLastN kOfN ? (Integer) kOfN.k() : null,
+                milestone.passRule() instanceof PassRule.KOfLastN kOfN ? (Integer) kOfN.n() : null,
                 milestone.criteria().stream()
                         .map(c -> new CriterionView(
                                 c.ordinal(),

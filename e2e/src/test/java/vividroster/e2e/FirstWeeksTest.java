@@ -1,0 +1,93 @@
+package vividroster.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import vividroster.e2e.Browsing.Screen;
+import vividroster.e2e.Browsing.Seat;
+import vividroster.testkit.ApiClient;
+import vividroster.testkit.RunningServer;
+import vividroster.testkit.School;
+
+/** The first weeks: a starter check taken, worded by the school chosen, and heard until the sound is dependable. */
+class FirstWeeksTest {
+
+    private final RunningServer server = RunningServer.shared();
+    private final School school = School.open(server);
+
+    private static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(name).setExact(true);
+    }
+
+    @Test
+    void aStarterCheckIsLookedAtAndTaken() {
+        try (Seat seat = Browsing.open(server, Screen.TABLET)) {
+            Page page = seat.page();
+            Browsing.signInTo(school, page);
+            page.navigate("/library?class=" + school.id("Winds") + "&instrument=trumpet");
+            page.getByRole(AriaRole.TAB, named("Starter checks")).click();
+            page.getByRole(AriaRole.BUTTON, named("Trumpet: the left hand carries"))
+                    .click();
+            assertThat(page.getByText("the little finger hangs free")).isVisible();
+            assertThat(page.getByText("Pistol grip")).isVisible();
+            page.getByRole(AriaRole.BUTTON, named("Take Trumpet: the left hand carries"))
+                    .click();
+            page.getByRole(AriaRole.LINK, named("on your shelf")).click();
+            assertThat(page.getByRole(AriaRole.HEADING, named("Trumpet: the left hand carries")))
+                    .isVisible();
+            String check = page.url();
+            page.navigate("/office?class=" + school.id("Winds"));
+            page.getByRole(AriaRole.TAB, named("Schools")).click();
+            page.getByLabel("Wraps beside the ring").check();
+            assertThat(page.getByText("Checks are worded this way from now on")).isVisible();
+            page.navigate(check);
+            assertThat(page.getByText("the little finger wraps beside it")).isVisible();
+            assertThat(seat.errors()).isEmpty();
+        }
+    }
+
+    @Test
+    void aSoundIsHeardUntilItComesDependably() {
+        ApiClient director = school.director();
+        String sound = director.post("/api/checks/starters/trumpet-sound/take", Map.of())
+                .json()
+                .path("milestoneId")
+                .asString();
+        Map<String, Object> order = school.order(List.of(school.section("trumpet")), "line");
+        order.put("milestones", List.of(Map.of("orderId", UUID.randomUUID(), "milestoneId", sound)));
+        assertThat(director.post("/api/season/orders", order).status()).isEqualTo(201);
+        try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
+            Page page = seat.page();
+            Browsing.signInTo(school, page);
+            page.navigate("/hear/" + sound + "?class=" + school.id("Winds") + "&instrument=trumpet");
+            Locator student = Browsing.studentAtTheDesk(page);
+            assertThat(student).hasText("Flo Hart");
+            page.getByText("What to try: from symptom to remedy").click();
+            assertThat(page.getByText("Buzz on the mouthpiece and slip it in while it sounds"))
+                    .isVisible();
+            page.keyboard().press("Escape");
+            page.locator("body").click(new Locator.ClickOptions().setPosition(5, 600));
+            for (int i = 0; i < 3; i++) {
+                page.keyboard().press("Enter");
+                assertThat(page.getByText(Pattern.compile("try " + (i + 2) + "$")))
+                        .isVisible();
+                assertThat(student).hasText("Flo Hart");
+            }
+            page.keyboard().press("Enter");
+            assertThat(student).hasText("Ed Stone");
+            page.keyboard().press("1");
+            page.keyboard().press("Enter");
+            assertThat(student).hasText("Ed Stone");
+            assertThat(page.getByText(Pattern.compile("try 2$"))).isVisible();
+            assertThat(seat.errors()).isEmpty();
+        }
+    }
+}

@@ -1,0 +1,63 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { post } from "../../api/http";
+import type { SchoolQuestion } from "../../api/types";
+import { Failed, Skeleton } from "../../ui/parts";
+import { useToast } from "../../ui/toasts";
+import { schoolsQuery } from "../library/checks.queries";
+
+/** Where practitioners disagree, the programme chooses; checks reword themselves. */
+export function SchoolsPart() {
+  const schools = useQuery(schoolsQuery);
+  if (schools.isError) return <Failed error={schools.error} again={() => void schools.refetch()} />;
+  if (!schools.data) return <Skeleton rows={10} />;
+  return (
+    <>
+      <p className="soft mb-3 max-w-[75ch]">
+        Good teachers disagree on these. The first of each is our default; what you choose rewords the checks.
+      </p>
+      <div className="grid gap-x-10 md:grid-cols-2">
+        {schools.data.map((question) => (
+          <Question key={question.key} question={question} />
+        ))}
+      </div>
+    </>
+  );
+}
+
+function Question({ question }: { question: SchoolQuestion }) {
+  const client = useQueryClient();
+  const toast = useToast();
+  const [mine, setMine] = useState<string>();
+  const choose = useMutation({
+    mutationFn: (choice: string) => post<void>(`/api/schools/${question.key}`, { choice }),
+    onSuccess: async () => {
+      toast("Checks are worded this way from now on");
+      await client.invalidateQueries({ queryKey: ["library"] });
+    },
+    onError: () => setMine(undefined),
+  });
+  return (
+    <fieldset className="border-b border-[var(--hairline)] py-3">
+      <legend className="float-left w-full pb-1 font-semibold">{question.question}</legend>
+      <div className="clear-both grid gap-1">
+        {question.choices.map((choice) => (
+          <label key={choice.key} className="flex items-center gap-2.5">
+            <input
+              type="radio"
+              className="radio radio-sm"
+              name={question.key}
+              checked={(mine ?? question.chosen) === choice.key}
+              onChange={() => {
+                setMine(choice.key);
+                choose.mutate(choice.key);
+              }}
+            />
+            {choice.label}
+          </label>
+        ))}
+      </div>
+      {choose.isError && <Failed error={choose.error} />}
+    </fieldset>
+  );
+}
