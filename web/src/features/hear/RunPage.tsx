@@ -7,6 +7,7 @@ import { useKeys } from "../../app/useKeys";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { useScopeName } from "../../app/useScopeName";
 import { runQuery } from "./hear.queries";
+import { CheckGrid } from "./CheckGrid";
 import { milestoneName } from "./HearPage";
 import { RunDesk } from "./RunDesk";
 import { RunQueue } from "./RunQueue";
@@ -49,7 +50,9 @@ function LiveRun({ run }: { run: Run }) {
         aria-label="Desk"
         className="flex min-w-0 flex-col md:border-l-[1.5px] md:border-[var(--hairline)] md:pl-[22px]"
       >
-        {atOnce ? (
+        {atOnce && run.milestone.kind === "TECHNIQUE_CHECK" && run.milestone.criteria.length > 0 ? (
+          <CheckGrid run={run} live={live} onBack={() => setAtOnce(false)} />
+        ) : atOnce ? (
           <SectionAtOnce run={run} live={live} onBack={() => setAtOnce(false)} />
         ) : (
           <RunDesk run={run} live={live} onAtOnce={() => setAtOnce(true)} />

@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useReducer, useState } from "react";
 import { v7 as newId } from "uuid";
-import type { Evidence, Outcome, Player, Run, Standing } from "../../api/types";
+import type { AttemptRequest, Evidence, Outcome, Player, Run, Standing } from "../../api/types";
 import { provisional } from "../../ui/markWords";
 import { outbox } from "./outbox";
 import { emptyRun, marksToSend, outcomeWords, runReducer, staysForAnotherTry } from "./run";
@@ -81,7 +81,10 @@ export function useRun(run: Run) {
     dispatch({ type: "record", attemptId: id, studentId: player.studentId, outcome, stays });
   };
 
-  const recordSection = (outcomes: ReadonlyMap<string, Outcome>) => {
+  const recordSection = (
+    outcomes: ReadonlyMap<string, Outcome>,
+    marksOf?: (studentId: string) => AttemptRequest["marks"],
+  ) => {
     const players = run.players.filter((player) => outcomes.has(player.studentId));
     const attempts = players.map((player) => ({
       id: newId(),
@@ -90,6 +93,7 @@ export function useRun(run: Run) {
       classId: player.classId,
       outcome: outcomes.get(player.studentId)!,
       evidence: "LIVE_WITH_SECTION" as const,
+      marks: marksOf?.(player.studentId),
     }));
     outbox.add({ id: newId(), kind: "attempts", label: `${attempts.length} students`, attempts });
     attempts.forEach((attempt) => {

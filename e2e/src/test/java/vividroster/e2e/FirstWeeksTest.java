@@ -55,6 +55,33 @@ class FirstWeeksTest {
     }
 
     @Test
+    void aCheckIsRunOnAWholeSectionByTapsAndByKeys() {
+        ApiClient director = school.director();
+        director.post("/api/season/orders", school.order(List.of(school.tutti()), "check"));
+        try (Seat seat = Browsing.open(server, Screen.TABLET)) {
+            Page page = seat.page();
+            Browsing.signInTo(school, page);
+            page.navigate("/hear/" + school.id("check") + "?class=" + school.id("Winds"));
+            assertThat(Browsing.studentAtTheDesk(page)).not().isEmpty();
+            page.keyboard().press("s");
+            page.getByRole(AriaRole.BUTTON, named("Bo Lund: Back")).click();
+            page.keyboard().press("ArrowDown");
+            page.keyboard().press("a");
+            page.keyboard().press("ArrowDown");
+            page.keyboard().press("1");
+            assertThat(page.getByRole(AriaRole.BUTTON, named("Cy Moor: Feet"))).hasAttribute("aria-pressed", "true");
+            page.waitForResponse("**/api/attempts/batch", () -> page.keyboard().press("Enter"));
+            assertThat(page.getByText("Recorded: 3 passed, 2 not yet, 1 absent"))
+                    .isVisible();
+            assertThat(page.getByText("Nobody is left to mark.")).isVisible();
+            assertThat(seat.errors()).isEmpty();
+        }
+        String folder = director.get("/api/students/" + school.id("Cy Moor") + "/folder")
+                .text();
+        assertThat(folder).contains("\"outcome\":\"NOT_YET\"").contains("LIVE_WITH_SECTION");
+    }
+
+    @Test
     void aSoundIsHeardUntilItComesDependably() {
         ApiClient director = school.director();
         String sound = director.post("/api/checks/starters/trumpet-sound/take", Map.of())
