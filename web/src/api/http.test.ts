@@ -38,6 +38,13 @@ describe("speaking to the server", () => {
     await expect(remove("/api/x")).rejects.toThrow("Only a director can do this.");
   });
 
+  it("takes an answer without a body for what it is", async () => {
+    vi.stubGlobal("fetch", async () => new Response("", { status: 201 }));
+    await expect(post("/api/x", {})).resolves.toBeUndefined();
+    vi.stubGlobal("fetch", async () => answer(201, { id: 7 }));
+    await expect(post("/api/x", {})).resolves.toEqual({ id: 7 });
+  });
+
   it("leaves out of a query what is not given", () => {
     expect(query({ classId: "c", family: undefined, division: "" })).toBe("?classId=c");
     expect(query({})).toBe("");

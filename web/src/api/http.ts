@@ -60,10 +60,11 @@ async function change(method: string, path: string, body?: BodyInit, type?: stri
   });
 }
 
-/** Posts JSON. */
+/** Posts JSON; undefined when the answer has no body. */
 export async function post<T>(path: string, value: unknown): Promise<T> {
   const response = await change("POST", path, JSON.stringify(value), "application/json");
-  return (response.status === 204 ? undefined : await response.json()) as T;
+  const text = await response.text();
+  return (text ? JSON.parse(text) : undefined) as T;
 }
 
 export async function postForm<T>(path: string, form: FormData): Promise<T> {

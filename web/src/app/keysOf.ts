@@ -15,6 +15,7 @@ const hearing: Keys = [
   [["X"], "excused, then choose why"],
   [["1", "–", "9"], "check: mark a criterion not seen; test: points for the next criterion"],
   [["N"], "a note beside this try"],
+  [["P"], "pain: keep a report"],
   [["U"], "undo the last mark"],
   [["↑", "↓"], "student before, student after"],
   [["S"], "whole section at once, and back"],

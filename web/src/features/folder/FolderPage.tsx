@@ -4,6 +4,7 @@ import { shortDay } from "../../app/days";
 import { BeltStrip } from "../../ui/BeltStrip";
 import { MarkLegend } from "../../ui/MarkLegend";
 import { Chip, Empty, Failed, Skeleton } from "../../ui/parts";
+import { PainReports } from "../wellbeing/PainReports";
 import { FolderMilestones } from "./FolderMilestones";
 import { folderQuery } from "./folder.queries";
 import { LeaveClass } from "./LeaveClass";
@@ -36,6 +37,7 @@ export function FolderPage({ director }: { director: boolean }) {
         </ul>
         {director && <LeaveClass studentId={studentId} name={name} seats={seats} />}
       </div>
+      <PainReports studentId={studentId} />
       {instruments.length === 0 && <Empty>No seat yet, so nothing is set.</Empty>}
       {instruments.map((instrument) => (
         <section

@@ -4,6 +4,7 @@ import type { Evidence, Outcome, Player, Run } from "../../api/types";
 import { scopeSearch, useScope } from "../../app/scope";
 import { useKeys } from "../../app/useKeys";
 import { Chip, Kbd } from "../../ui/parts";
+import { ReportPain } from "../wellbeing/ReportPain";
 import { AllHeard } from "./AllHeard";
 import { BeltStripOfStudent } from "./BeltStripOfStudent";
 import { CriteriaMarks } from "./CriteriaMarks";
@@ -26,6 +27,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
   const { state, dispatch, record, undo } = live;
   const [evidence, setEvidence] = useState<Evidence>("LIVE_ALONE");
   const [note, setNote] = useState<string>();
+  const [hurting, setHurting] = useState<string>();
   const { search } = useScope();
   const player = run.players.find((p) => p.studentId === state.queue[0]);
   const next = run.players.find((p) => p.studentId === state.queue[1]);
@@ -57,6 +59,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
           " ": () => (marking === "points" ? undefined : mark("NOT_YET")),
           a: () => mark("ABSENT"),
           x: () => player && dispatch({ type: "excuse", asking: true }),
+          p: () => player && setHurting(player.studentId),
           n: () => setNote((typed) => typed ?? ""),
           ArrowDown: () => dispatch({ type: "move", step: 1 }),
           ArrowUp: () => dispatch({ type: "move", step: -1 }),
@@ -136,6 +139,9 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
         <button type="button" onClick={() => setNote((typed) => typed ?? "")}>
           <Kbd>N</Kbd> note
         </button>
+        <button type="button" onClick={() => setHurting(player.studentId)}>
+          <Kbd>P</Kbd> pain
+        </button>
         <label className="flex items-center gap-2">
           heard
           <select
@@ -159,6 +165,9 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
           <Kbd>?</Kbd> all keys
         </span>
       </div>
+      {hurting === player.studentId && (
+        <ReportPain key={player.studentId} player={player} onDone={() => setHurting(undefined)} />
+      )}
       {run.milestone.kind === "TECHNIQUE_CHECK" && <WhatToTry milestoneId={run.milestone.id} />}
       <TriesSoFar studentId={player.studentId} milestoneId={run.milestone.id} />
       <BeltStripOfStudent studentId={player.studentId} milestoneId={run.milestone.id} />

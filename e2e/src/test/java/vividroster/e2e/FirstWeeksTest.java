@@ -82,6 +82,32 @@ class FirstWeeksTest {
     }
 
     @Test
+    void painIsReportedAtTheDeskAndStaysOnThePodiumUntilItIsFollowedUp() {
+        school.director().post("/api/season/orders", school.order(List.of(school.tutti()), "line"));
+        try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
+            Page page = seat.page();
+            Browsing.signInTo(school, page);
+            page.navigate("/hear/" + school.id("line") + "?class=" + school.id("Winds") + "&instrument=flute");
+            assertThat(Browsing.studentAtTheDesk(page)).hasText("Bo Lund");
+            page.keyboard().press("p");
+            assertThat(page.getByText("Stop playing. Tell a parent or guardian"))
+                    .isVisible();
+            page.getByRole(AriaRole.BUTTON, named("Wrist")).click();
+            assertThat(page.getByText("Kept: Bo Lund reported pain")).isVisible();
+            page.navigate("/podium");
+            page.getByRole(AriaRole.ARTICLE, named("Winds"))
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Bo Lund"))
+                    .click();
+            page.getByLabel("What was done").fill("Rest for a week, spoke with the family");
+            page.getByRole(AriaRole.BUTTON, named("Followed up")).click();
+            assertThat(page.getByText("followed up by Director")).isVisible();
+            page.navigate("/podium");
+            assertThat(page.getByRole(AriaRole.ARTICLE, named("Winds"))).not().containsText("Pain reported");
+            assertThat(seat.errors()).isEmpty();
+        }
+    }
+
+    @Test
     void aSoundIsHeardUntilItComesDependably() {
         ApiClient director = school.director();
         String sound = director.post("/api/checks/starters/trumpet-sound/take", Map.of())

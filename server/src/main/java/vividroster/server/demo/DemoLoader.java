@@ -38,6 +38,8 @@ import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 import vividroster.server.season.Orders;
+import vividroster.server.wellbeing.PainReport;
+import vividroster.server.wellbeing.PainReports;
 
 /** Loads the demo scenario from its data files, all of it or nothing. */
 @Component
@@ -50,6 +52,7 @@ public class DemoLoader {
     private final Checks checks;
     private final Orders orders;
     private final Hearing hearing;
+    private final PainReports painReports;
     private final InstrumentCatalog catalog;
 
     DemoLoader(
@@ -60,6 +63,7 @@ public class DemoLoader {
             Checks checks,
             Orders orders,
             Hearing hearing,
+            PainReports painReports,
             InstrumentCatalog catalog) {
         this.office = office;
         this.accounts = accounts;
@@ -68,6 +72,7 @@ public class DemoLoader {
         this.checks = checks;
         this.orders = orders;
         this.hearing = hearing;
+        this.painReports = painReports;
         this.catalog = catalog;
     }
 
@@ -92,7 +97,38 @@ public class DemoLoader {
         List<HeardAttempt> history =
                 new DemoHistory(year, today, zone, byId, names, milestones, people).of(seats, book);
         hearing.load(programId, history);
+        pain(programId, people.getFirst(), classes, names, seats);
         return programId;
+    }
+
+    private void pain(
+            UUID programId,
+            UUID accountId,
+            Map<String, SchoolClass> classes,
+            Map<UUID, String> names,
+            List<Seat> seats) {
+        for (CSVRecord row : DemoFiles.rows("pain")) {
+            UUID classId = classes.get(row.get("class")).id();
+            Seat seat = seats.stream()
+                    .filter(s -> s.classId().equals(classId)
+                            && names.get(s.studentId()).equals(row.get("student")))
+                    .findFirst()
+                    .orElseThrow();
+            painReports.load(
+                    programId,
+                    accountId,
+                    new PainReport(
+                            Ids.next(),
+                            seat.studentId(),
+                            classId,
+                            seat.instrument(),
+                            row.get("place"),
+                            row.get("since"),
+                            LocalDate.parse(row.get("reported on")),
+                            "",
+                            Optional.of(row.get("follow up")).filter(note -> !note.isEmpty()),
+                            Optional.empty()));
+        }
     }
 
     private SchoolYear year(UUID programId, CSVRecord program) {

@@ -34,6 +34,7 @@ import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
+import vividroster.server.wellbeing.PainReports;
 
 @RestController
 @RequestMapping("/api")
@@ -45,6 +46,7 @@ class PodiumController {
     private final Library library;
     private final Office office;
     private final InstrumentCatalog catalog;
+    private final PainReports painReports;
 
     PodiumController(
             SectionBoards boards,
@@ -52,13 +54,15 @@ class PodiumController {
             Rosters rosters,
             Library library,
             Office office,
-            InstrumentCatalog catalog) {
+            InstrumentCatalog catalog,
+            PainReports painReports) {
         this.boards = boards;
         this.runs = runs;
         this.rosters = rosters;
         this.library = library;
         this.office = office;
         this.catalog = catalog;
+        this.painReports = painReports;
     }
 
     record DivisionView(String name, int students) {}
@@ -101,6 +105,9 @@ class PodiumController {
 
     record LookAfterView(UUID studentId, String name, String instrumentName, String milestone, int tries) {}
 
+    /** A report that nobody followed up yet; staff only. */
+    record PainNote(UUID studentId, String name, String instrumentName, String place, LocalDate reportedOn) {}
+
     record PodiumClass(
             UUID classId,
             String name,
@@ -113,7 +120,8 @@ class PodiumController {
             List<TeachView> teach,
             List<HearView> hear,
             int carriedOver,
-            List<LookAfterView> lookAfter) {}
+            List<LookAfterView> lookAfter,
+            List<PainNote> pain) {}
 
     /** @param rotation letter of the day; nextDay the next day any class meets, when none does on this one */
     record PodiumView(
@@ -232,7 +240,8 @@ class PodiumController {
                 teach,
                 hear,
                 carriedOver,
-                lookAfter(board));
+                lookAfter(board),
+                pain(programId, board));
     }
 
     private HearView hearView(UUID programId, SectionBoard board, SectionBoards.Column column, int minutes) {
@@ -259,6 +268,19 @@ class PodiumController {
         return board.rows().stream()
                 .filter(row -> board.sheet().assigned(row.player()).containsKey(milestoneId))
                 .map(row -> board.sheet().standing(row.player(), milestoneId));
+    }
+
+    private List<PainNote> pain(UUID programId, SectionBoard board) {
+        Map<UUID, Seated> rows = new LinkedHashMap<>();
+        board.rows().forEach(row -> rows.put(row.student().id(), row));
+        return painReports.open(programId, rows.keySet()).stream()
+                .map(report -> new PainNote(
+                        report.studentId(),
+                        rows.get(report.studentId()).student().name(),
+                        catalog.withCode(report.instrument()).name(),
+                        report.place(),
+                        report.reportedOn()))
+                .toList();
     }
 
     private List<LookAfterView> lookAfter(SectionBoard board) {

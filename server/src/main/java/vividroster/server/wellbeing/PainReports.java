@@ -1,0 +1,84 @@
+package vividroster.server.wellbeing;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.roster.Seat;
+import vividroster.server.office.Office;
+import vividroster.server.platform.Problem;
+import vividroster.server.platform.SignedIn;
+import vividroster.server.roster.Rosters;
+
+/** Reports of pain, and what was done about them. */
+@Service
+public class PainReports {
+
+    private final PainQueries queries;
+    private final Rosters rosters;
+    private final Office office;
+
+    PainReports(PainQueries queries, Rosters rosters, Office office) {
+        this.queries = queries;
+        this.rosters = rosters;
+        this.office = office;
+    }
+
+    /**
+     * Keeps a report. Sending it again keeps it once.
+     *
+     * @throws Problem when the student has no seat in that class
+     */
+    @Transactional
+    public void report(SignedIn person, UUID id, UUID studentId, UUID classId, String place, String since) {
+        UUID programId = person.programId();
+        LocalDate today = office.today(programId);
+        Seat seat = rosters.seatsOf(programId, studentId).stream()
+                .filter(s -> s.classId().equals(classId))
+                .reduce((first, second) -> second)
+                .orElseThrow(() -> Problem.input("classId", "This student has no seat in that class."));
+        queries.insert(
+                programId,
+                new PainReport(
+                        id,
+                        studentId,
+                        classId,
+                        seat.instrument(),
+                        place.strip(),
+                        since.strip(),
+                        today,
+                        person.displayName(),
+                        Optional.empty(),
+                        Optional.empty()),
+                person.accountId());
+    }
+
+    /** Puts down a report as it is; for data that was checked where it was made. */
+    @Transactional
+    public void load(UUID programId, UUID accountId, PainReport report) {
+        queries.insert(programId, report, accountId);
+        report.followUp().ifPresent(note -> queries.insertFollowUp(programId, report.id(), note, accountId));
+    }
+
+    @Transactional
+    public void followUp(SignedIn person, UUID reportId, String note) {
+        if (!queries.insertFollowUp(person.programId(), reportId, note.strip(), person.accountId())) {
+            throw Problem.conflict("This report is not there or was followed up already; load the folder again.");
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public List<PainReport> ofStudent(UUID programId, UUID studentId) {
+        rosters.student(programId, studentId);
+        return queries.findOfStudent(programId, studentId);
+    }
+
+    /** Reports of these students that nobody followed up yet, oldest first. */
+    @Transactional(readOnly = true)
+    public List<PainReport> open(UUID programId, Collection<UUID> studentIds) {
+        return queries.findOpen(programId, studentIds);
+    }
+}
