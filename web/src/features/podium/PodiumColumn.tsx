@@ -31,6 +31,26 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
         </h2>
         <SectionBars sections={c.sections} students={c.students} />
       </header>
+      {c.pain.length > 0 && (
+        <Part name="Pain reported, not followed up">
+          <ul className="grid gap-1 border-l-[3.5px] border-[var(--now)] pl-3">
+            {c.pain.map((p) => (
+              <li key={p.studentId + p.place + p.reportedOn}>
+                <Link
+                  to={{ pathname: `/roster/students/${p.studentId}`, search: inClass() }}
+                  className="font-semibold"
+                >
+                  {p.name}
+                </Link>
+                <span className="small soft block">
+                  {p.place}, {p.instrumentName.toLowerCase()}, reported {weekday(p.reportedOn)}: ask again,
+                  tell the family
+                </span>
+              </li>
+            ))}
+          </ul>
+        </Part>
+      )}
       <Part name="Teach">
         {c.teach.length === 0 && <p className="soft">Nothing is set for this week.</p>}
         <ul className="grid gap-1">
@@ -79,26 +99,6 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
           </p>
         )}
       </Part>
-      {c.pain.length > 0 && (
-        <Part name="Pain reported, not followed up">
-          <ul className="grid gap-1 border-l-[3.5px] border-[var(--now)] pl-3">
-            {c.pain.map((p) => (
-              <li key={p.studentId + p.place + p.reportedOn}>
-                <Link
-                  to={{ pathname: `/roster/students/${p.studentId}`, search: inClass() }}
-                  className="font-semibold"
-                >
-                  {p.name}
-                </Link>
-                <span className="small soft block">
-                  {p.place}, {p.instrumentName.toLowerCase()}, since {weekday(p.reportedOn)}: ask again, tell
-                  the family
-                </span>
-              </li>
-            ))}
-          </ul>
-        </Part>
-      )}
       {c.lookAfter.length > 0 && (
         <Part name="Look after">
           <ul className="grid gap-1">

@@ -55,7 +55,7 @@ export function ReportPain({ player, onDone }: { player: Player; onDone: () => v
           </Button>
         ))}
         <Button look="quiet" onClick={onDone}>
-          Back
+          Never mind
         </Button>
       </div>
       {report.isError && <Failed error={report.error} />}

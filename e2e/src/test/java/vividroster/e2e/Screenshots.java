@@ -68,6 +68,16 @@ public final class Screenshots {
                     .getByRole(AriaRole.BUTTON, named("Tobenna Ruiz-Okafor Trumpet passed"))
                     .click();
             shots.shoot("section");
+            shots.take("check", "/library/checks/" + check(director, "Trumpet: left hand") + trumpets);
+            shots.take(
+                    "grid",
+                    "/hear/" + check(director, "Clarinet: roll") + winds.replace(classId, concertWinds(director))
+                            + "&instrument=clarinet");
+            seat.page().keyboard().press("s");
+            for (String key : new String[] {"ArrowDown", "2", "ArrowDown", "a", "ArrowDown", "1"}) {
+                seat.page().keyboard().press(key);
+            }
+            shots.shoot("grid");
             shots.take(
                     "test", "/hear/" + test + winds.replace(classId, concertWinds(director)) + "&instrument=trumpet");
             seat.page().keyboard().press("4");
@@ -102,6 +112,15 @@ public final class Screenshots {
             }
         }
         throw new IllegalStateException("the demo has no Concert Winds");
+    }
+
+    private static String check(ApiClient director, String title) {
+        for (JsonNode m : director.get("/api/library").json().path("milestones")) {
+            if (m.path("title").asString().startsWith(title)) {
+                return m.path("id").asString();
+            }
+        }
+        throw new IllegalStateException("the demo has no " + title);
     }
 
     private static String milestone(ApiClient director, String kind, String shortName) {
