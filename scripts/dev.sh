@@ -1,4 +1,4 @@
-# ./vivid dev: Vite serves the interface with hot reload; the server restarts itself when its classes change.
+# ./vivid dev: Vite serves the interface with hot reload; the server is compiled and started again when its sources change.
 
 need_jdk
 need_node
@@ -7,10 +7,10 @@ need_maven
 hold_data_folder
 choose_port
 
-pids=()
+SERVER_PID='' WEB_PID=''
 stop() {
   trap '' INT TERM HUP
-  for pid in "${pids[@]}"; do kill -TERM -- "-$pid" 2>/dev/null || kill -TERM "$pid" 2>/dev/null; done
+  for pid in $SERVER_PID $WEB_PID; do kill -TERM -- "-$pid" 2>/dev/null; done
   wait 2>/dev/null
   database_down
 }
@@ -26,21 +26,33 @@ maven_quietly -Dskip.web -Dspotless.check.skip=true -pl core,formats,web,server 
 database_up
 
 set -m
-VIVID_PORT=$PORT "$JAVA_HOME/bin/java" --enable-native-access=ALL-UNNAMED -cp "server/target/classes:core/target/classes:formats/target/classes:$(cat "$CLASSPATH_FILE")" \
-  vividroster.server.VividRosterApplication 9>&- &
-pids+=($!)
+start_server() {
+  VIVID_PORT=$PORT "$JAVA_HOME/bin/java" --enable-native-access=ALL-UNNAMED \
+    -cp "server/target/classes:core/target/classes:formats/target/classes:$(cat "$CLASSPATH_FILE")" \
+    vividroster.server.VividRosterApplication 9>&- &
+  SERVER_PID=$!
+}
+start_server
 (cd web && VIVID_API_PORT=$PORT exec npm run --silent dev) 9>&- &
-pids+=($!)
+WEB_PID=$!
 set +m
 
 echo "The server is on port $PORT; open the address that Vite prints below. Ctrl-C stops everything."
 stamp=$(mktemp)
-while kill -0 "${pids[0]}" 2>/dev/null; do
+while kill -0 "$WEB_PID" 2>/dev/null; do
   if [ -n "$(find {core,formats,server}/src/main demo -newer "$stamp" -type f -print -quit)" ]; then
     touch "$stamp"
     echo "Compiling what changed ..."
-    mvn -q -B -ntp -o -Dskip.web -Dspotless.check.skip=true -pl core,formats,web,server compile 9>&- || echo "It does not compile yet."
+    if maven_quietly -Dskip.web -Dspotless.check.skip=true -pl core,formats,web,server compile; then
+      kill -TERM "$SERVER_PID" 2>/dev/null
+      wait "$SERVER_PID" 2>/dev/null
+      set -m
+      start_server
+      set +m
+    else
+      echo "It does not compile yet; the server runs on as it was."
+    fi
   fi
   sleep 1
 done
-die "The server stopped; the lines above say why."
+die "The interface's server stopped; the lines above say why."
