@@ -171,7 +171,7 @@ public class Checks {
                 .toList();
     }
 
-    /** A director's own check has no starter's key; its place on the shelf stands in for one. */
+    /** The check a row and its milestone make; one that no starter stands behind is called "own". */
     private static TechniqueCheck check(CheckRow row, Milestone milestone) {
         return row.content().with(milestone, row.starterKey().orElse("own"));
     }
