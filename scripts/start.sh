@@ -73,7 +73,13 @@ until is_up; do
     if grep -q 'already in use' "$LOG"; then
       die "Port $PORT was taken by another program just now; start again."
     fi
-    die "The application stopped while starting; $LOG says why: $(grep -m1 -oE 'Caused by: .*|ERROR .*' "$LOG" | cut -c1-200)"
+    if grep -qE 'password authentication failed|does not exist' "$LOG"; then
+      die "The database $VIVID_DATABASE_URL does not let the application in: $(grep -oE -m1 'FATAL: .*' "$LOG") Check VIVID_DATABASE_USER and VIVID_DATABASE_PASSWORD."
+    fi
+    if grep -qE 'Connection to .* refused|UnknownHostException|The connection attempt failed' "$LOG"; then
+      die "No PostgreSQL answers at $VIVID_DATABASE_URL; check VIVID_DATABASE_URL."
+    fi
+    die "The application stopped while starting; $LOG says why: $(grep -oE 'Caused by: .*' "$LOG" | tail -n 1 | cut -c1-300)"
   fi
   if [ "${OWN_DATABASE:-}" = yes ] && ! pg_running "$DATA/pg/cluster"; then
     die "PostgreSQL stopped while the application was starting. $(pg_why "$DATA/pg/cluster")"

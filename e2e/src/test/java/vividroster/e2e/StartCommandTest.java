@@ -95,9 +95,7 @@ class StartCommandTest {
                 . scripts/pg.sh; pg_find
                 pg_up "$1" throwaway || exit 1
                 pg_down "$1"
-                pg_as sleep 60 & other=$!
-                sleep 0.3
-                sleeper=$(pgrep -n -x sleep)
+                sleep 60 & sleeper=$!
                 printf '%s\\n%s\\n' "$sleeper" "$1/cluster" | pg_as tee "$1/cluster/postmaster.pid" >/dev/null
                 pg_up "$1" throwaway; echo "exit $?"
                 kill "$sleeper"
