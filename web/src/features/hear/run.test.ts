@@ -97,7 +97,14 @@ describe("counted tries", () => {
       stays: true,
     });
     expect(stayed.queue).toEqual(["ana", "bo", "cy"]);
-    expect(runReducer(stayed, { type: "leave", studentId: "ana" }).queue).toEqual(["bo", "cy"]);
+    const leave = { type: "leave" as const, attemptId: "a", studentId: "ana" };
+    expect(runReducer(stayed, leave).queue).toEqual(["bo", "cy"]);
+  });
+
+  it("keep a student whose mark was undone before the server answered that it was a pass", () => {
+    const undone = runReducer(record(started, "ana"), { type: "undo" });
+    const late = runReducer(undone, { type: "leave", attemptId: "a-ana", studentId: "ana" });
+    expect(late.queue).toEqual(["ana", "bo", "cy"]);
   });
 });
 

@@ -20,7 +20,7 @@ export interface RunState {
 export type RunAction =
   | { type: "start"; run: Run }
   | { type: "record"; attemptId: string; studentId: string; outcome: Outcome; stays?: boolean }
-  | { type: "leave"; studentId: string }
+  | { type: "leave"; attemptId: string; studentId: string }
   | { type: "undo" }
   | { type: "choose"; studentId: string }
   | { type: "move"; step: 1 | -1 }
@@ -47,6 +47,8 @@ export function runReducer(state: RunState, action: RunAction): RunState {
         ],
       };
     case "leave":
+      // The answer may come after the mark was undone: then the student is to be heard again and stays.
+      if (!state.made.some((made) => made.attemptId === action.attemptId)) return state;
       return { ...state, queue: state.queue.filter((id) => id !== action.studentId) };
     case "undo": {
       const last = state.made.at(-1);

@@ -37,7 +37,7 @@ export function useRun(run: Run) {
         });
         recorded
           .filter((r) => r.milestoneId === run.milestone.id && r.standing.state === "PASSED")
-          .forEach((r) => dispatch({ type: "leave", studentId: r.studentId }));
+          .forEach((r) => dispatch({ type: "leave", attemptId: r.id, studentId: r.studentId }));
         void client.invalidateQueries({ queryKey: ["progress"] });
       }),
     [client, run.milestone.id],
