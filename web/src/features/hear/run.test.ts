@@ -23,6 +23,7 @@ const milestone = (kind: Milestone["kind"], ...criteria: Milestone["criteria"]):
   shortName: "9",
   title: "Rope and pulley",
   appliesTo: [],
+  version: 1,
   passRule: "one good try",
   criteria,
 });

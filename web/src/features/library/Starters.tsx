@@ -10,19 +10,18 @@ import { Button, Empty, Failed, Skeleton } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 import { startersQuery } from "./checks.queries";
 import { CheckSheet } from "./CheckSheet";
-import { startersFor, topicNames } from "./starterShelf";
+import { topicNames } from "./starterShelf";
 
 /** The checks that ship, by instrument and in teaching order: look, then take onto the shelf to order them. */
 export function Starters({ director }: { director: boolean }) {
-  const starters = useQuery(startersQuery);
   const instruments = useQuery(instrumentsQuery);
   const { scope } = useScope();
   const [chosen, setChosen] = useState<string>();
   const [open, setOpen] = useState<string>();
   const instrument = chosen ?? scope.instrument ?? instruments.data?.[0]?.code;
+  const starters = useQuery(startersQuery(instrument));
   if (starters.isError) return <Failed error={starters.error} again={() => void starters.refetch()} />;
-  if (!starters.data || !instruments.data) return <Skeleton rows={10} />;
-  const shown = startersFor(starters.data, instrument);
+  if (!instruments.data) return <Skeleton rows={10} />;
   return (
     <>
       <div className="mb-3 max-w-72">
@@ -41,9 +40,10 @@ export function Starters({ director }: { director: boolean }) {
           ))}
         </SelectField>
       </div>
-      {shown.length === 0 && <Empty>No starter check is for this instrument.</Empty>}
+      {starters.data?.length === 0 && <Empty>No starter check is for this instrument.</Empty>}
+      {starters.isPending && <Skeleton rows={9} />}
       <ul className="border-t border-[var(--hairline)]">
-        {shown.map((starter) => (
+        {starters.data?.map((starter) => (
           <StarterRow
             key={starter.key}
             starter={starter}

@@ -1,23 +1,75 @@
 import { queryOptions } from "@tanstack/react-query";
-import { get, Problem } from "../../api/http";
-import type { DescribedCheck, SchoolQuestion, StarterCheck } from "../../api/types";
+import { get, Problem, query } from "../../api/http";
+import type {
+  CautionView,
+  CheckDraftView,
+  CheckVariants,
+  Demonstration,
+  DescribedCheck,
+  Readiness,
+  SchoolQuestion,
+  ScopeRequest,
+  StarterCheck,
+  WhatHelped,
+} from "../../api/types";
 
-export const startersQuery = queryOptions({
-  queryKey: ["library", "starters"],
-  queryFn: () => get<StarterCheck[]>("/api/checks/starters"),
-  staleTime: 5 * 60_000,
-});
+/** The starter checks for an instrument, in teaching order. */
+export const startersQuery = (instrument: string | undefined) =>
+  queryOptions({
+    queryKey: ["library", "starters", instrument],
+    queryFn: () => get<StarterCheck[]>(`/api/checks/starters${query({ instrument })}`),
+    enabled: Boolean(instrument),
+    staleTime: 5 * 60_000,
+  });
 
 /** What a check says; null where nothing more than its criteria is written. */
 export const checkQuery = (milestoneId: string) =>
   queryOptions({
     queryKey: ["library", "check", milestoneId],
-    queryFn: () =>
-      get<DescribedCheck>(`/api/checks/${milestoneId}`).catch((error: unknown) => {
-        if (error instanceof Problem && error.status === 404) return null;
-        throw error;
-      }),
+    queryFn: () => get<DescribedCheck>(`/api/checks/${milestoneId}`).catch(nothing),
     staleTime: 5 * 60_000,
+  });
+
+/** A check as it is written, for editing. Not kept: an edit starts from what is there now. */
+export const draftQuery = (milestoneId: string) =>
+  queryOptions({
+    queryKey: ["library", "draft", milestoneId],
+    queryFn: () => get<CheckDraftView>(`/api/checks/${milestoneId}/draft`),
+    gcTime: 0,
+    staleTime: Infinity,
+    enabled: milestoneId !== "",
+  });
+
+export const cautionsQuery = queryOptions({
+  queryKey: ["library", "cautions"],
+  queryFn: () => get<CautionView[]>("/api/checks/cautions"),
+  staleTime: Infinity,
+});
+
+export const demonstrationsQuery = (milestoneId: string) =>
+  queryOptions({
+    queryKey: ["library", "demonstrations", milestoneId],
+    queryFn: () => get<Demonstration[]>(`/api/checks/${milestoneId}/demonstrations`),
+  });
+
+/** Variants of a check, and who of a section uses which; null where nothing more is written. */
+export const checkVariantsQuery = (milestoneId: string, scope: ScopeRequest) =>
+  queryOptions({
+    queryKey: ["progress", "variants", milestoneId, scope],
+    queryFn: () => get<CheckVariants>(`/api/checks/${milestoneId}/variants${query(scope)}`).catch(nothing),
+  });
+
+export const helpedQuery = (milestoneId: string, scope: ScopeRequest) =>
+  queryOptions({
+    queryKey: ["progress", "helped", milestoneId, scope],
+    queryFn: () => get<WhatHelped>(`/api/checks/${milestoneId}/helped${query(scope)}`),
+  });
+
+/** What comes before a check, and who of a section has still to pass it. */
+export const readinessQuery = (milestoneId: string, scope: ScopeRequest) =>
+  queryOptions({
+    queryKey: ["progress", "readiness", milestoneId, scope],
+    queryFn: () => get<Readiness[]>(`/api/checks/${milestoneId}/readiness${query(scope)}`),
   });
 
 export const schoolsQuery = queryOptions({
@@ -25,3 +77,8 @@ export const schoolsQuery = queryOptions({
   queryFn: () => get<SchoolQuestion[]>("/api/schools"),
   staleTime: 5 * 60_000,
 });
+
+function nothing(error: unknown) {
+  if (error instanceof Problem && error.status === 404) return null;
+  throw error;
+}

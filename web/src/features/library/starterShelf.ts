@@ -1,7 +1,9 @@
 import type { StarterCheck } from "../../api/types";
 
+export type Topic = StarterCheck["check"]["topic"];
+
 /** Topics in the order they are taught, as headings. */
-export const topicNames: Record<StarterCheck["check"]["topic"], string> = {
+export const topicNames: Record<Topic, string> = {
   HANDLING: "Handling",
   ASSEMBLY: "Together and apart",
   BODY: "Body",
@@ -24,16 +26,4 @@ export const topicNames: Record<StarterCheck["check"]["topic"], string> = {
   CARE: "Care",
 };
 
-const order = Object.keys(topicNames);
-
-/** The starter checks for one instrument, or all, in teaching order; those made for it before those for everybody. */
-export function startersFor(
-  starters: readonly StarterCheck[],
-  instrument: string | undefined,
-): StarterCheck[] {
-  return starters
-    .filter(
-      ({ check }) => !instrument || check.appliesTo.length === 0 || check.appliesTo.includes(instrument),
-    )
-    .toSorted((a, b) => order.indexOf(a.check.topic) - order.indexOf(b.check.topic));
-}
+export const topics = Object.keys(topicNames) as Topic[];

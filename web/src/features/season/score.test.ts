@@ -21,6 +21,7 @@ const order = (id: string, milestoneId: string, dueOn: string, ...scopes: Order[
   dueOn,
   substituteAccepted: false,
   partnerCheckPasses: false,
+  carries: [],
   scopes,
 });
 

@@ -30,7 +30,7 @@ final class BareSql {
         UUID milestone = school.milestones.get(n / BenchSchool.STUDENTS % BenchSchool.MILESTONES);
         connection.setAutoCommit(false);
         read(
-                "select id, kind, short_name, title, applies_to, version, pass_rule from milestone where program_id = ? and id = ?",
+                "select m.id, m.kind, m.short_name, m.title, m.applies_to, m.version, v.pass_rule from milestone m join milestone_version v on v.program_id = m.program_id and v.milestone_id = m.id and v.version = m.version where m.program_id = ? and m.id = ?",
                 milestone);
         read(
                 "select ordinal, name, top_points, floor_points from criterion where program_id = ? and milestone_id = ?",
@@ -88,7 +88,7 @@ final class BareSql {
                 where o.program_id = ? and (s.class_id = ? or s.class_id is null)
                 """, school.classId);
         readAny(
-                "select id, kind, short_name, title, applies_to, version, pass_rule from milestone where program_id = ? and id = any(?)",
+                "select m.id, m.kind, m.short_name, m.title, m.applies_to, m.version, v.pass_rule from milestone m join milestone_version v on v.program_id = m.program_id and v.milestone_id = m.id and v.version = m.version where m.program_id = ? and m.id = any(?)",
                 school.milestones);
         readAny(
                 "select milestone_id, ordinal, name, top_points, floor_points from criterion where program_id = ? and milestone_id = any(?)",

@@ -140,8 +140,8 @@ class RosterImportTest {
         assertThat(preview("name,class,instrument\n").sentence())
                 .isEqualTo("The file has its heading row but no students below it.");
         assertThat(preview(new byte[6 * 1024 * 1024 - 2000]).status()).isEqualTo(422);
-        assertThat(preview(new byte[8 * 1024 * 1024]).sentence())
-                .isEqualTo("The file is larger than 5 MB; nothing was changed.");
+        assertThat(preview(new byte[14 * 1024 * 1024]).sentence())
+                .isEqualTo("The file is larger than 10 MB; nothing was changed.");
         Answer noFile = director.postText("/api/roster-import/preview", "{}");
         assertThat(noFile.status()).isBetween(400, 499);
         assertThat(noFile.sentence()).endsWith(".");

@@ -2,6 +2,7 @@ package vividroster.core.curriculum;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 
@@ -13,6 +14,7 @@ import java.util.UUID;
  * @param appliesTo codes of the instruments it is meant for; empty means any
  * @param version grows when criteria or pass rule are edited, so that what was passed stays as it was heard
  * @param criteria in order; empty for lines and belts
+ * @param earlierRules the pass rules of earlier versions, by version
  */
 public record Milestone(
         UUID id,
@@ -23,11 +25,13 @@ public record Milestone(
         Set<String> appliesTo,
         int version,
         PassRule passRule,
-        List<Criterion> criteria) {
+        List<Criterion> criteria,
+        Map<Integer, PassRule> earlierRules) {
 
     public Milestone {
         appliesTo = Set.copyOf(appliesTo);
         criteria = List.copyOf(criteria);
+        earlierRules = Map.copyOf(earlierRules);
         Set<Integer> ordinals = new HashSet<>();
         for (Criterion criterion : criteria) {
             if (!ordinals.add(criterion.ordinal())) {
@@ -58,6 +62,28 @@ public record Milestone(
         if (kind == MilestoneKind.BELT && !(passRule instanceof PassRule.AllSlots)) {
             throw new IllegalArgumentException("a belt passes by its slots");
         }
+    }
+
+    /** A milestone in its first version, or one whose earlier versions do not matter. */
+    public Milestone(
+            UUID id,
+            MilestoneKind kind,
+            String shortName,
+            String title,
+            boolean instrumentFree,
+            Set<String> appliesTo,
+            int version,
+            PassRule passRule,
+            List<Criterion> criteria) {
+        this(id, kind, shortName, title, instrumentFree, appliesTo, version, passRule, criteria, Map.of());
+    }
+
+    /**
+     * The rule in force when a try of that version was heard: an edit never makes or unmakes a pass of the past.
+     * Versions not known have the rule of today.
+     */
+    public PassRule ruleOf(int heardVersion) {
+        return earlierRules.getOrDefault(heardVersion, passRule);
     }
 
     public boolean isFor(String instrument) {

@@ -1,16 +1,20 @@
 package vividroster.core.curriculum;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Deque;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jgrapht.Graph;
+import org.jgrapht.Graphs;
+import org.jgrapht.alg.cycle.CycleDetector;
+import org.jgrapht.alg.shortestpath.BFSShortestPath;
+import org.jgrapht.graph.DefaultDirectedGraph;
+import org.jgrapht.graph.DefaultEdge;
+import org.jgrapht.traverse.BreadthFirstIterator;
 
 /**
  * What comes before what. Immutable; a graph that goes round in a ring cannot be made.
@@ -19,9 +23,10 @@ import java.util.Set;
  */
 public final class Prerequisites<T> {
 
-    private final Map<T, Set<T>> needs;
+    /** An edge leads from a thing to what it needs. */
+    private final Graph<T, DefaultEdge> needs;
 
-    private Prerequisites(Map<T, Set<T>> needs) {
+    private Prerequisites(Graph<T, DefaultEdge> needs) {
         this.needs = needs;
     }
 
@@ -30,101 +35,107 @@ public final class Prerequisites<T> {
      * @throws CycleException naming the ring, when there is one
      */
     public static <T> Prerequisites<T> of(Map<T, ? extends Collection<T>> needs) {
-        Map<T, Set<T>> copy = new LinkedHashMap<>();
-        needs.forEach((one, others) -> copy.put(one, new LinkedHashSet<>(others)));
-        Prerequisites<T> made = new Prerequisites<>(copy);
-        made.ring().ifPresent(ring -> {
-            throw new CycleException(ring.stream().map(String::valueOf).toList());
+        Graph<T, DefaultEdge> graph = new DefaultDirectedGraph<>(DefaultEdge.class);
+        needs.forEach((one, others) -> {
+            graph.addVertex(one);
+            others.forEach(other -> Graphs.addEdgeWithVertices(graph, one, other));
         });
-        return made;
+        ring(graph).ifPresent(ring -> {
+            throw new CycleException(ring);
+        });
+        return new Prerequisites<>(graph);
     }
 
-    /** The starter order of one instrument's checks, from their topics; a topic it has no check for is passed over. */
-    public static Prerequisites<String> inferred(Collection<TechniqueCheck> checksOfOneInstrument) {
-        Map<CheckTopic, List<String>> byTopic = new HashMap<>();
-        checksOfOneInstrument.forEach(check ->
-                byTopic.computeIfAbsent(check.topic(), t -> new ArrayList<>()).add(check.key()));
-        Map<String, List<String>> needs = new LinkedHashMap<>();
-        checksOfOneInstrument.forEach(check -> needs.put(
-                check.key(),
+    /**
+     * Where a check stands among the others.
+     *
+     * @param instruments codes of the instruments it is for; empty means any
+     * @param after what the director put before it; empty when that is inferred from the topics
+     */
+    public record Place<T>(T id, CheckTopic topic, Set<String> instruments, Optional<Set<T>> after) {
+
+        private boolean meets(Place<T> other) {
+            return instruments.isEmpty()
+                    || other.instruments.isEmpty()
+                    || instruments.stream().anyMatch(other.instruments::contains);
+        }
+    }
+
+    /**
+     * The order of checks: by hand where the director said so, else from their topics among checks that share an
+     * instrument; a topic without a check is passed over.
+     *
+     * @throws CycleException when what was put by hand goes round with the rest
+     */
+    public static <T> Prerequisites<T> ofChecks(Collection<Place<T>> checks) {
+        Map<T, Set<T>> needs = new LinkedHashMap<>();
+        for (Place<T> check : checks) {
+            Set<T> before = check.after().<Set<T>>map(LinkedHashSet::new).orElseGet(() -> {
+                Set<T> inferred = new LinkedHashSet<>();
                 check.topic().needs().stream()
                         .sorted()
-                        .flatMap(topic -> byTopic.getOrDefault(topic, List.of()).stream())
-                        .toList()));
+                        .forEach(topic -> checks.stream()
+                                .filter(other -> other.topic() == topic && other.meets(check))
+                                .forEach(other -> inferred.add(other.id())));
+                return inferred;
+            });
+            needs.put(check.id(), before);
+        }
         return of(needs);
     }
 
-    /** What must be passed directly before this. */
+    /** What must be passed directly before this, in the order given. */
     public Set<T> directlyBefore(T one) {
-        return Set.copyOf(needs.getOrDefault(one, Set.of()));
+        return needs.containsVertex(one) ? new LinkedHashSet<>(Graphs.successorListOf(needs, one)) : Set.of();
     }
 
     /** Everything that must be passed before this, nearest first. */
     public List<T> allBefore(T one) {
-        Set<T> found = new LinkedHashSet<>();
-        Deque<T> open = new ArrayDeque<>(needs.getOrDefault(one, Set.of()));
-        while (!open.isEmpty()) {
-            T next = open.removeFirst();
-            if (found.add(next)) {
-                open.addAll(needs.getOrDefault(next, Set.of()));
-            }
+        List<T> found = new ArrayList<>();
+        if (needs.containsVertex(one)) {
+            new BreadthFirstIterator<>(needs, one).forEachRemaining(found::add);
+            found.removeFirst();
         }
-        return List.copyOf(found);
+        return found;
     }
 
-    /** What of those before it a student has still to pass. */
+    /** What of those directly before it a student has still to pass. */
     public List<T> missing(T one, Set<T> passed) {
         return directlyBefore(one).stream()
                 .filter(before -> !passed.contains(before))
                 .toList();
     }
 
-    private Optional<List<T>> ring() {
-        Set<T> cleared = new LinkedHashSet<>();
-        for (T start : needs.keySet()) {
-            Optional<List<T>> found = ringFrom(start, new ArrayList<>(), cleared);
-            if (found.isPresent()) {
-                return found;
+    /** The shortest ring through the first thing that stands in one. */
+    private static <T> Optional<List<T>> ring(Graph<T, DefaultEdge> graph) {
+        Set<T> inRings = new CycleDetector<>(graph).findCycles();
+        return graph.vertexSet().stream().filter(inRings::contains).findFirst().map(start -> {
+            List<T> shortest = null;
+            for (T next : Graphs.successorListOf(graph, start)) {
+                var back = BFSShortestPath.findPathBetween(graph, next, start);
+                if (back != null && (shortest == null || back.getLength() + 2 < shortest.size())) {
+                    shortest = new ArrayList<>(List.of(start));
+                    shortest.addAll(back.getVertexList());
+                }
             }
-        }
-        return Optional.empty();
-    }
-
-    private Optional<List<T>> ringFrom(T one, List<T> path, Set<T> cleared) {
-        int seen = path.indexOf(one);
-        if (seen >= 0) {
-            List<T> ring = new ArrayList<>(path.subList(seen, path.size()));
-            ring.add(one);
-            return Optional.of(ring);
-        }
-        if (cleared.contains(one)) {
-            return Optional.empty();
-        }
-        path.add(one);
-        for (T before : needs.getOrDefault(one, Set.of())) {
-            Optional<List<T>> found = ringFrom(before, path, cleared);
-            if (found.isPresent()) {
-                return found;
-            }
-        }
-        path.removeLast();
-        cleared.add(one);
-        return Optional.empty();
+            return shortest;
+        });
     }
 
     /** Prerequisites that go round in a ring. */
     public static final class CycleException extends IllegalArgumentException {
 
         private static final long serialVersionUID = 1L;
-        private final transient List<String> ring;
+        private final transient List<?> ring;
 
-        CycleException(List<String> ring) {
-            super("these wait for one another: " + String.join(" needs ", ring));
-            this.ring = ring;
+        CycleException(List<?> ring) {
+            super("these wait for one another: "
+                    + String.join(" needs ", ring.stream().map(String::valueOf).toList()));
+            this.ring = List.copyOf(ring);
         }
 
         /** Each needs the next; the first and last are the same. */
-        public List<String> ring() {
+        public List<?> ring() {
             return ring;
         }
     }

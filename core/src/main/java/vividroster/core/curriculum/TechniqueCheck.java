@@ -1,11 +1,15 @@
 package vividroster.core.curriculum;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import vividroster.core.music.Pitch;
 
 /**
  * What a technique check says: how it is done, what is seen or heard from the front of the room, what usually goes
@@ -15,9 +19,12 @@ import java.util.Set;
  * @param instruments codes of the instruments it is for; empty means any
  * @param steps in order
  * @param wordings other words for a step where a programme follows another school: question, choice, step from 1
+ * @param cues the director's own short word for a step, by step from 1; shown in place of the step
  * @param syllables the syllable to say by style of articulation; empty where nothing is articulated
  * @param criteria each can be seen or heard
+ * @param mustSee criteria, from 1, without which no number of others passes; only where criteria are counted
  * @param selfTest what a student can try alone
+ * @param tones the sounding pitch to compare a first sound with, by instrument; empty for most checks
  */
 public record TechniqueCheck(
         String key,
@@ -28,13 +35,19 @@ public record TechniqueCheck(
         Set<String> instruments,
         List<String> steps,
         Map<String, Map<String, Map<Integer, String>>> wordings,
+        Map<Integer, String> cues,
         Map<String, String> syllables,
         List<String> criteria,
+        Set<Integer> mustSee,
         String selfTest,
         List<Fault> faults,
         Set<Caution> cautions,
         List<Variant> variants,
+        Map<String, Pitch> tones,
         PassRule passRule) {
+
+    /** A student taught another way than the class is looked at again by then. */
+    private static final int OTHER_SCHOOL_REVIEW_WEEKS = 12;
 
     /**
      * A usual fault or symptom with what to try.
@@ -57,9 +70,11 @@ public record TechniqueCheck(
      * Another way for a student who needs it, later withdrawn.
      *
      * @param reviewWeeks weeks until it is looked at again, in 1..52
+     * @param choices schools this student follows instead of the programme's, by question; empty for most
      */
-    public record Variant(String name, String note, int reviewWeeks) {
+    public record Variant(String name, String note, int reviewWeeks, Map<String, String> choices) {
         public Variant {
+            choices = Map.copyOf(choices);
             if (name.isBlank()) {
                 throw new IllegalArgumentException("a variant needs a name");
             }
@@ -85,9 +100,29 @@ public record TechniqueCheck(
         criteria = List.copyOf(criteria);
         faults = List.copyOf(faults);
         variants = List.copyOf(variants);
+        tones = Map.copyOf(tones);
         instruments = Set.copyOf(instruments);
         cautions = Set.copyOf(cautions);
+        cues = Map.copyOf(cues);
+        mustSee = Set.copyOf(mustSee);
         int count = steps.size();
+        cues.forEach((step, cue) -> {
+            if (step < 1 || step > count || cue.isBlank()) {
+                throw new IllegalArgumentException(
+                        "\"" + title + "\" has a cue word for step " + step + " but has steps 1 to " + count);
+            }
+        });
+        int criteriaCount = criteria.size();
+        mustSee.forEach(ordinal -> {
+            if (ordinal < 1 || ordinal > criteriaCount) {
+                throw new IllegalArgumentException(
+                        "\"" + title + "\" must show criterion " + ordinal + " but has criteria 1 to " + criteriaCount);
+            }
+        });
+        if (!mustSee.isEmpty() && !(passRule instanceof PassRule.ScoreAtLeast)) {
+            throw new IllegalArgumentException(
+                    "\"" + title + "\" names criteria that must be seen, but does not count how many are");
+        }
         wordings.forEach((question, choices) ->
                 choices.forEach((choice, words) -> words.keySet().forEach(step -> {
                     if (step < 1 || step > count) {
@@ -95,8 +130,18 @@ public record TechniqueCheck(
                                 + " but has steps 1 to " + count);
                     }
                 })));
-        if (passRule instanceof PassRule.ScoreAtLeast || passRule instanceof PassRule.AllSlots) {
-            throw new IllegalArgumentException("\"" + title + "\" is a technique check and cannot pass by " + passRule);
+        switch (passRule) {
+            case PassRule.ScoreAtLeast score -> {
+                if (score.mark() > criteriaCount) {
+                    throw new IllegalArgumentException("\"" + title + "\" passes by " + score.mark()
+                            + " criteria seen but has only " + criteriaCount);
+                }
+            }
+            case PassRule.AllSlots slots ->
+                throw new IllegalArgumentException("\"" + title + "\" is a technique check and has no slots");
+            case PassRule.OneGoodTry one -> {}
+            case PassRule.KOfLastN kOfN -> {}
+            case PassRule.AllCriteria all -> {}
         }
     }
 
@@ -114,14 +159,62 @@ public record TechniqueCheck(
         new LinkedHashMap<>(wordings)
                 .forEach((question, byChoice) -> byChoice.getOrDefault(choices.getOrDefault(question, ""), Map.of())
                         .forEach((step, words) -> worded.set(step - 1, words)));
+        cues.forEach((step, cue) -> worded.set(step - 1, cue));
         return List.copyOf(worded);
+    }
+
+    /** The steps for one student: the own variant goes before the programme's schools. */
+    public List<String> stepsFor(Map<String, String> choices, Optional<Variant> own) {
+        Map<String, String> all = new LinkedHashMap<>(choices);
+        own.ifPresent(variant -> all.putAll(variant.choices()));
+        return stepsFor(all);
+    }
+
+    /**
+     * Every other way a student may be given: the check's own variants, then each school it knows that the programme
+     * does not follow.
+     *
+     * @param choices the programme's choice by question
+     */
+    public List<Variant> variantsBeside(Map<String, String> choices, Collection<SchoolQuestion> questions) {
+        List<Variant> offered = new ArrayList<>(variants);
+        for (SchoolQuestion question : questions) {
+            if (!wordings.containsKey(question.key())) {
+                continue;
+            }
+            String inForce = choices.getOrDefault(question.key(), question.defaultChoice());
+            question.choices().forEach((choice, label) -> {
+                Map<String, String> other = Map.of(question.key(), choice);
+                boolean known = choice.equals(inForce)
+                        || variants.stream().anyMatch(v -> v.choices().equals(other));
+                if (!known) {
+                    offered.add(new Variant(label, question.question(), OTHER_SCHOOL_REVIEW_WEEKS, other));
+                }
+            });
+        }
+        return offered;
+    }
+
+    /**
+     * The checks that apply to an instrument, in teaching order; within a topic those made for it before those for its
+     * family, those before the ones for everybody.
+     */
+    public static List<TechniqueCheck> applying(Collection<TechniqueCheck> checks, String instrument) {
+        return checks.stream()
+                .filter(check -> check.isFor(instrument))
+                .sorted(Comparator.comparing(TechniqueCheck::topic)
+                        .thenComparingInt(
+                                check -> check.instruments.isEmpty() ? Integer.MAX_VALUE : check.instruments.size()))
+                .toList();
     }
 
     /** The criteria as a milestone has them, each seen or not. */
     public List<Criterion> asCriteria() {
         List<Criterion> list = new ArrayList<>();
         for (String name : criteria) {
-            list.add(new Criterion(list.size() + 1, name, 1, OptionalInt.empty()));
+            int ordinal = list.size() + 1;
+            list.add(new Criterion(
+                    ordinal, name, 1, mustSee.contains(ordinal) ? OptionalInt.of(1) : OptionalInt.empty()));
         }
         return list;
     }

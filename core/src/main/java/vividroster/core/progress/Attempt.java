@@ -9,6 +9,7 @@ import java.util.UUID;
 /**
  * One try by one student, heard by someone on a day. Never changed; a later attempt may correct it.
  *
+ * @param milestoneVersion of the milestone it was heard against: its criteria and its pass rule
  * @param heardOn school day of the hearing
  * @param heardAt moment of the hearing; a correction keeps the moment of what it corrects
  * @param recordedAt when it was written down; orders attempts heard at the same moment
@@ -19,6 +20,7 @@ public record Attempt(
         UUID id,
         UUID studentId,
         UUID milestoneId,
+        int milestoneVersion,
         String instrument,
         UUID classId,
         LocalDate heardOn,
@@ -32,6 +34,9 @@ public record Attempt(
 
     public Attempt {
         marks = List.copyOf(marks);
+        if (milestoneVersion < 1) {
+            throw new IllegalArgumentException("milestoneVersion must be at least 1, was " + milestoneVersion);
+        }
         if (outcome == Outcome.UNDONE && corrects.isEmpty()) {
             throw new IllegalArgumentException("only a correction can undo");
         }

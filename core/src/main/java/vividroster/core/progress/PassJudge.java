@@ -33,17 +33,20 @@ public final class PassJudge {
     }
 
     /**
-     * The try that made the pass, if the tries have made one. A pass stays: later tries take nothing away.
+     * The try that made the pass, if the tries have made one. A pass stays: later tries take nothing away. Each try is
+     * judged by the rule of the version it was heard against; where tries are counted, those before it count, of
+     * whichever version.
      *
      * @param tries tries that count, in the order heard
      */
     static Optional<Attempt> passingTry(Milestone milestone, List<Attempt> tries) {
-        if (!(milestone.passRule() instanceof PassRule.KOfLastN rule)) {
-            return tries.stream().filter(t -> t.outcome() == Outcome.PASS).findFirst();
-        }
         for (int end = 0; end < tries.size(); end++) {
-            if (goodInWindow(tries, end, rule.n()) >= rule.k()) {
-                return Optional.of(tries.get(end));
+            Attempt last = tries.get(end);
+            boolean passes = milestone.ruleOf(last.milestoneVersion()) instanceof PassRule.KOfLastN rule
+                    ? goodInWindow(tries, end, rule.n()) >= rule.k()
+                    : last.outcome() == Outcome.PASS;
+            if (passes) {
+                return Optional.of(last);
             }
         }
         return Optional.empty();

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 
 /**
  * Who watches whom in a partner check, fair over the weeks: nobody meets a partner again before all others had a turn,
@@ -95,7 +96,8 @@ public final class PartnerPairs {
             for (Group group : before.get(week)) {
                 for (UUID a : group.members()) {
                     for (UUID b : group.members()) {
-                        if (!a.equals(b)) {
+                        // Each pair once, whoever played first.
+                        if (a.compareTo(b) < 0) {
                             met.merge(Set.of(a, b), 1, Integer::sum);
                         }
                     }
@@ -128,6 +130,61 @@ public final class PartnerPairs {
                     new Group(List.of(joined.members().get(0), joined.members().get(1), one)));
         });
         return groups;
+    }
+
+    /**
+     * Pairs within each section, since partners read the same part; who sits alone in a section finds a partner among
+     * the others who do, or makes a pair a group of three.
+     *
+     * @param sections students of each section in seating order
+     * @param pairing how a section of two or more is paired
+     */
+    public static List<Group> acrossSections(List<List<UUID>> sections, Function<List<UUID>, List<Group>> pairing) {
+        needTwo(sections.stream().flatMap(List::stream).toList());
+        List<Group> groups = new ArrayList<>();
+        List<UUID> alone = new ArrayList<>();
+        for (List<UUID> section : sections) {
+            if (section.size() == 1) {
+                alone.add(section.getFirst());
+            } else if (section.size() > 1) {
+                groups.addAll(pairing.apply(section));
+            }
+        }
+        if (alone.size() > 1) {
+            groups.addAll(byStand(alone));
+        } else if (alone.size() == 1) {
+            UUID one = alone.getFirst();
+            int at = groups.stream().map(Group::isThree).toList().lastIndexOf(false);
+            if (at >= 0) {
+                Group pair = groups.get(at);
+                groups.set(
+                        at,
+                        new Group(List.of(pair.members().get(0), pair.members().get(1), one)));
+            } else {
+                Group three = groups.removeLast();
+                groups.add(new Group(three.members().subList(0, 2)));
+                groups.add(new Group(List.of(three.members().get(2), one)));
+            }
+        }
+        return groups;
+    }
+
+    /**
+     * Who plays when: everybody of a group once, in its order, the others watching.
+     *
+     * @param plays the one who plays
+     * @param watch the one or two who watch
+     */
+    public record Turn(UUID plays, List<UUID> watch) {}
+
+    public static List<Turn> turns(Group group) {
+        return group.members().stream()
+                .map(one -> new Turn(
+                        one,
+                        group.members().stream()
+                                .filter(other -> !other.equals(one))
+                                .toList()))
+                .toList();
     }
 
     private static int meetings(Group group, UUID one, Map<Set<UUID>, Integer> met) {

@@ -14,6 +14,7 @@ import vividroster.core.roster.SectionScope;
  *
  * @param dueOn inclusive, on or after {@code setOn}
  * @param evidence which evidence can make the pass
+ * @param carried what the same milestone carries for each part of the sections
  */
 public record MilestoneOrder(
         UUID id,
@@ -21,7 +22,8 @@ public record MilestoneOrder(
         LocalDate setOn,
         LocalDate dueOn,
         Set<Evidence> evidence,
-        List<SectionScope> scopes) {
+        List<SectionScope> scopes,
+        List<Carried> carried) {
 
     public MilestoneOrder {
         if (dueOn.isBefore(setOn)) {
@@ -32,6 +34,21 @@ public record MilestoneOrder(
         }
         evidence = Set.copyOf(evidence);
         scopes = List.copyOf(scopes);
+        carried = List.copyOf(carried);
+        if (carried.stream().map(Carried::whom).distinct().count() < carried.size()) {
+            throw new IllegalArgumentException("a section carries one thing in one order, here two");
+        }
+    }
+
+    /** An order that carries nothing beside its milestone. */
+    public MilestoneOrder(
+            UUID id,
+            UUID milestoneId,
+            LocalDate setOn,
+            LocalDate dueOn,
+            Set<Evidence> evidence,
+            List<SectionScope> scopes) {
+        this(id, milestoneId, setOn, dueOn, evidence, scopes, List.of());
     }
 
     /**

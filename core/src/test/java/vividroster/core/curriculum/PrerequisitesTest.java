@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -45,5 +46,57 @@ class PrerequisitesTest {
         var needs = new java.util.HashMap<CheckTopic, Set<CheckTopic>>();
         CheckTopic.inOrder().forEach(t -> needs.put(t, t.needs()));
         assertThat(Prerequisites.of(needs).allBefore(topic)).doesNotContain(topic);
+    }
+
+    private static Prerequisites.Place<String> place(String id, CheckTopic topic, String... instruments) {
+        return new Prerequisites.Place<>(id, topic, Set.of(instruments), Optional.empty());
+    }
+
+    @Test
+    void checksComeAfterThoseOfEarlierTopicsForTheSameInstrument() {
+        Prerequisites<String> order = Prerequisites.ofChecks(List.of(
+                place("sit", CheckTopic.BODY),
+                place("horn hold", CheckTopic.LEFT_HAND, "horn"),
+                place("flute shelf", CheckTopic.HOLD, "flute"),
+                place("buzz", CheckTopic.FIRST_SOUND, "horn", "trumpet"),
+                place("notes", CheckTopic.FIRST_NOTES, "horn")));
+        assertThat(order.directlyBefore("horn hold")).containsExactly("sit");
+        assertThat(order.directlyBefore("notes")).containsExactlyInAnyOrder("buzz", "horn hold");
+        assertThat(order.allBefore("notes")).contains("sit").doesNotContain("flute shelf");
+        assertThat(order.missing("notes", Set.of("buzz"))).containsExactly("horn hold");
+    }
+
+    @Test
+    void theDirectorsWordGoesBeforeTheTopics() {
+        Prerequisites<String> order = Prerequisites.ofChecks(List.of(
+                place("sit", CheckTopic.BODY),
+                place("hold", CheckTopic.LEFT_HAND, "horn"),
+                new Prerequisites.Place<>(
+                        "sound", CheckTopic.FIRST_SOUND, Set.of("horn"), Optional.of(Set.of("sit")))));
+        assertThat(order.directlyBefore("sound")).containsExactly("sit");
+        assertThat(Prerequisites.ofChecks(List.of(new Prerequisites.Place<>(
+                                "free", CheckTopic.FIRST_TUNE, Set.of(), Optional.of(Set.<String>of()))))
+                        .directlyBefore("free"))
+                .as("nothing comes before it, said by hand")
+                .isEmpty();
+    }
+
+    @Test
+    void whatWasPutByHandMayNotGoRoundWithTheTopics() {
+        assertThatThrownBy(() -> Prerequisites.ofChecks(List.of(
+                        new Prerequisites.Place<>("sit", CheckTopic.BODY, Set.of(), Optional.of(Set.of("hold"))),
+                        place("hold", CheckTopic.LEFT_HAND, "horn"))))
+                .isInstanceOfSatisfying(
+                        Prerequisites.CycleException.class,
+                        e -> assertThat(e.ring()).isEqualTo(List.of("sit", "hold", "sit")));
+    }
+
+    @Test
+    void theShortestRingIsNamed() {
+        assertThatThrownBy(() -> Prerequisites.of(
+                        Map.of("a", List.of("b", "c"), "b", List.of("d"), "d", List.of("a"), "c", List.of("a"))))
+                .isInstanceOfSatisfying(
+                        Prerequisites.CycleException.class,
+                        e -> assertThat(e.ring()).hasSizeLessThanOrEqualTo(4));
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -22,11 +23,14 @@ class TechniqueCheckTest {
                 List.of("Carry", "Little finger"),
                 wordings,
                 Map.of(),
+                Map.of(),
                 criteria,
+                Set.of(),
                 "Wave with the right hand.",
                 List.of(),
                 Set.of(Caution.PAIN),
                 List.of(),
+                Map.of(),
                 rule);
     }
 
@@ -50,13 +54,15 @@ class TechniqueCheckTest {
                         "\"Trumpet: the left hand carries\" needs at least one criterion: a thing that can be seen or"
                                 + " heard");
         assertThatThrownBy(() -> check(List.of("Carries"), new PassRule.ScoreAtLeast(3), Map.of()))
-                .hasMessageContaining("is a technique check and cannot pass by");
+                .hasMessageContaining("passes by 3 criteria seen but has only 1");
+        assertThatThrownBy(() -> check(List.of("Carries"), new PassRule.AllSlots(), Map.of()))
+                .hasMessageContaining("is a technique check and has no slots");
         assertThatThrownBy(() -> check(
                         List.of("Carries"),
                         new PassRule.AllCriteria(),
                         Map.of("sitting", Map.of("hips-back", Map.of(3, "x")))))
                 .hasMessageContaining("rewords step 3 for sitting but has steps 1 to 2");
-        assertThatThrownBy(() -> new TechniqueCheck.Variant("Pistol grip", "", 0))
+        assertThatThrownBy(() -> new TechniqueCheck.Variant("Pistol grip", "", 0, Map.of()))
                 .hasMessage("\"Pistol grip\" is reviewed after 1 to 52 weeks, was 0");
         assertThatThrownBy(() -> new TechniqueCheck.Fault("Squawk", List.of()))
                 .hasMessage("\"Squawk\" needs at least one thing to try");
@@ -68,5 +74,87 @@ class TechniqueCheckTest {
         assertThat(check.isFor("trumpet")).isTrue();
         assertThat(check.isFor("horn")).isFalse();
         assertThat(check.asCriteria()).extracting(Criterion::ordinal).containsExactly(1, 2);
+    }
+
+    private static TechniqueCheck full(
+            Map<Integer, String> cues, Set<Integer> mustSee, PassRule rule, List<TechniqueCheck.Variant> variants) {
+        return new TechniqueCheck(
+                "own",
+                CheckTopic.HOLD,
+                "Hold",
+                "Flute: shelf",
+                false,
+                Set.of("flute"),
+                List.of("Index finger makes the shelf", "Thumb under"),
+                Map.of("flute-first-notes", Map.of("helper-hold", Map.of(1, "A helper carries the end"))),
+                cues,
+                Map.of(),
+                List.of("Shelf", "Thumb", "Wrist"),
+                mustSee,
+                "Let go",
+                List.of(),
+                Set.of(),
+                variants,
+                Map.of(),
+                rule);
+    }
+
+    @Test
+    void theDirectorsCueWordStandsInPlaceOfTheStep() {
+        TechniqueCheck check = full(Map.of(2, "Thumb!"), Set.of(), new PassRule.AllCriteria(), List.of());
+        assertThat(check.stepsFor(Map.of())).containsExactly("Index finger makes the shelf", "Thumb!");
+        assertThat(check.stepsFor(Map.of("flute-first-notes", "helper-hold")))
+                .containsExactly("A helper carries the end", "Thumb!");
+        assertThatThrownBy(() -> full(Map.of(3, "x"), Set.of(), new PassRule.AllCriteria(), List.of()))
+                .hasMessage("\"Flute: shelf\" has a cue word for step 3 but has steps 1 to 2");
+    }
+
+    @Test
+    void aStudentsVariantGoesBeforeTheProgrammesSchool() {
+        TechniqueCheck check = full(Map.of(), Set.of(), new PassRule.AllCriteria(), List.of());
+        TechniqueCheck.Variant helper =
+                new TechniqueCheck.Variant("Helper hold", "", 4, Map.of("flute-first-notes", "helper-hold"));
+        Map<String, String> programme = Map.of("flute-first-notes", "both-hands-at-once");
+        assertThat(check.stepsFor(programme, Optional.of(helper))).contains("A helper carries the end");
+        assertThat(check.stepsFor(programme, Optional.empty())).contains("Index finger makes the shelf");
+    }
+
+    @Test
+    void everySchoolTheProgrammeDoesNotFollowIsAVariantToo() {
+        SchoolQuestion question = new SchoolQuestion(
+                "flute-first-notes",
+                "How do the first notes begin?",
+                new java.util.LinkedHashMap<>(Map.of("helper-hold", "Helper hold first", "at-once", "Both hands")));
+        TechniqueCheck check = full(
+                Map.of(),
+                Set.of(),
+                new PassRule.AllCriteria(),
+                List.of(new TechniqueCheck.Variant("Curved head", "short arms", 12, Map.of())));
+        assertThat(check.variantsBeside(Map.of("flute-first-notes", "at-once"), List.of(question)))
+                .extracting(TechniqueCheck.Variant::name)
+                .containsExactly("Curved head", "Helper hold first");
+        assertThat(check.variantsBeside(Map.of("flute-first-notes", "helper-hold"), List.of(question)))
+                .extracting(TechniqueCheck.Variant::name)
+                .containsExactly("Curved head", "Both hands");
+    }
+
+    @Test
+    void criteriaThatMustBeSeenHaveAFloor() {
+        TechniqueCheck counted = full(Map.of(), Set.of(3), new PassRule.ScoreAtLeast(2), List.of());
+        assertThat(counted.asCriteria())
+                .extracting(c -> c.floorPoints().isPresent())
+                .containsExactly(false, false, true);
+        assertThatThrownBy(() -> full(Map.of(), Set.of(3), new PassRule.AllCriteria(), List.of()))
+                .hasMessageContaining("names criteria that must be seen, but does not count how many are");
+        assertThatThrownBy(() -> full(Map.of(), Set.of(4), new PassRule.ScoreAtLeast(2), List.of()))
+                .hasMessageContaining("must show criterion 4 but has criteria 1 to 3");
+    }
+
+    @Test
+    void theInstrumentsOwnChecksComeBeforeItsFamilysAndThoseForAll() {
+        TechniqueCheck everybody = check(List.of("Any"), new PassRule.AllCriteria(), Map.of());
+        TechniqueCheck flute = full(Map.of(), Set.of(), new PassRule.AllCriteria(), List.of());
+        assertThat(TechniqueCheck.applying(List.of(everybody, flute), "flute")).contains(flute);
+        assertThat(TechniqueCheck.applying(List.of(flute), "tuba")).isEmpty();
     }
 }

@@ -2,8 +2,12 @@ package vividroster.core.progress;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
@@ -89,5 +93,83 @@ class PassJudgeTest {
     void aBeltIsNeverHeard() {
         Milestone belt = milestone(MilestoneKind.BELT, new PassRule.AllSlots(), 1, OptionalInt.empty(), 0);
         assertThat(PassJudge.isGood(belt, Outcome.PASS, List.of())).isFalse();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // four criteria, three must be seen and the first among them: marks, good?
+        "1, 1, 1, 0, true",
+        "1, 1, 1, 1, true",
+        "1, 1, 0, 0, false",
+        "0, 1, 1, 1, false"
+    })
+    void aCheckMayCountItsCriteriaWithOneThatMustBeSeen(int a, int b, int c, int d, boolean good) {
+        Milestone counted =
+                milestone(MilestoneKind.TECHNIQUE_CHECK, new PassRule.ScoreAtLeast(3), 1, OptionalInt.of(1), 4);
+        assertThat(PassJudge.isGood(counted, Outcome.PASS, marks(a, b, c, d))).isEqualTo(good);
+    }
+
+    private static Attempt attempt(Milestone milestone, int version, Outcome outcome, int minute) {
+        Instant at = Instant.parse("2026-09-21T13:00:00Z").plusSeconds(60L * minute);
+        return new Attempt(
+                UUID.randomUUID(),
+                new UUID(0, 7),
+                milestone.id(),
+                version,
+                "trumpet",
+                new UUID(0, 8),
+                LocalDate.of(2026, 9, 21),
+                at,
+                at,
+                Evidence.LIVE_ALONE,
+                outcome,
+                List.of(),
+                false,
+                Optional.empty());
+    }
+
+    private static Milestone edited(PassRule before, PassRule now) {
+        return new Milestone(
+                UUID.randomUUID(),
+                MilestoneKind.TECHNIQUE_CHECK,
+                "Sound",
+                "First sound",
+                false,
+                Set.of(),
+                2,
+                now,
+                List.of(),
+                Map.of(1, before));
+    }
+
+    @Test
+    void aPassOfAnEarlierVersionStaysWhenTheRuleIsMadeHarder() {
+        Milestone sound = edited(new PassRule.OneGoodTry(), new PassRule.KOfLastN(4, 5));
+        Attempt passed = attempt(sound, 1, Outcome.PASS, 0);
+        assertThat(PassJudge.passingTry(sound, List.of(passed, attempt(sound, 2, Outcome.NOT_YET, 1))))
+                .contains(passed);
+        assertThat(PassJudge.passingTry(sound, List.of(attempt(sound, 2, Outcome.PASS, 0))))
+                .as("one good try of the new version is not enough")
+                .isEmpty();
+    }
+
+    @Test
+    void anEasierRuleMakesNoPassOutOfTheTriesBeforeIt() {
+        Milestone sound = edited(new PassRule.KOfLastN(3, 4), new PassRule.OneGoodTry());
+        List<Attempt> before = List.of(attempt(sound, 1, Outcome.PASS, 0), attempt(sound, 1, Outcome.PASS, 1));
+        assertThat(PassJudge.passingTry(sound, before)).isEmpty();
+        List<Attempt> after = new ArrayList<>(before);
+        after.add(attempt(sound, 2, Outcome.PASS, 2));
+        assertThat(PassJudge.passingTry(sound, after)).contains(after.getLast());
+    }
+
+    @Test
+    void triesOfBothVersionsAreCountedTogether() {
+        Milestone sound = edited(new PassRule.KOfLastN(4, 5), new PassRule.KOfLastN(3, 4));
+        List<Attempt> tries = List.of(
+                attempt(sound, 1, Outcome.PASS, 0),
+                attempt(sound, 1, Outcome.PASS, 1),
+                attempt(sound, 2, Outcome.PASS, 2));
+        assertThat(PassJudge.passingTry(sound, tries)).contains(tries.getLast());
     }
 }

@@ -95,4 +95,71 @@ class PartnerPairsTest {
         assertThatThrownBy(() -> PartnerPairs.byLists(students(4), List.of(), 0))
                 .hasMessage("two lists of partners differ by one at most, were 4 and 0");
     }
+
+    @Test
+    void partnersReadTheSamePartWhereTheyCan() {
+        List<UUID> all = students(8);
+        List<Group> groups = PartnerPairs.acrossSections(
+                List.of(all.subList(0, 5), all.subList(5, 6), all.subList(6, 8)), PartnerPairs::byStand);
+        assertThat(everybody(groups)).containsExactlyInAnyOrderElementsOf(all);
+        assertThat(groups)
+                .as("the lonely sixth joins a pair of another section, not the three")
+                .extracting(Group::members)
+                .contains(List.of(all.get(6), all.get(7), all.get(5)));
+    }
+
+    @Test
+    void thoseAloneInTheirSectionsFindEachOther() {
+        List<UUID> all = students(4);
+        assertThat(PartnerPairs.acrossSections(
+                        List.of(all.subList(0, 2), all.subList(2, 3), all.subList(3, 4)), PartnerPairs::byStand))
+                .extracting(Group::members)
+                .containsExactly(all.subList(0, 2), all.subList(2, 4));
+        assertThatThrownBy(() -> PartnerPairs.acrossSections(List.of(students(1), List.of()), PartnerPairs::byStand))
+                .hasMessage("a partner check needs at least two students, here is 1");
+    }
+
+    @Test
+    void aThreeIsDividedForTheOneWhoWouldBeFourth() {
+        List<UUID> all = students(4);
+        assertThat(PartnerPairs.acrossSections(List.of(all.subList(0, 3), all.subList(3, 4)), PartnerPairs::byStand))
+                .extracting(Group::members)
+                .containsExactly(all.subList(0, 2), all.subList(2, 4));
+    }
+
+    @Property(tries = 80)
+    void nobodyIsForgottenAcrossSections(@ForAll List<@IntRange(min = 0, max = 7) Integer> sizes) {
+        int count = sizes.stream().mapToInt(Integer::intValue).sum();
+        if (count < 2) {
+            return;
+        }
+        List<UUID> all = students(count);
+        List<List<UUID>> sections = new ArrayList<>();
+        int from = 0;
+        for (int size : sizes) {
+            sections.add(all.subList(from, from + size));
+            from += size;
+        }
+        List<Group> groups = PartnerPairs.acrossSections(sections, section -> PartnerPairs.fair(section, List.of()));
+        assertThat(everybody(groups)).containsExactlyInAnyOrderElementsOf(all);
+    }
+
+    @Test
+    void everybodyPlaysOnceAndTheOthersWatch() {
+        List<UUID> three = students(3);
+        assertThat(PartnerPairs.turns(new Group(three)))
+                .containsExactly(
+                        new PartnerPairs.Turn(three.get(0), List.of(three.get(1), three.get(2))),
+                        new PartnerPairs.Turn(three.get(1), List.of(three.get(0), three.get(2))),
+                        new PartnerPairs.Turn(three.get(2), List.of(three.get(0), three.get(1))));
+    }
+
+    @Test
+    void rolesAlternateWhenTwoMeetAgain() {
+        List<UUID> two = students(2);
+        List<Group> first = PartnerPairs.fair(two, List.of());
+        List<Group> second = PartnerPairs.fair(two, List.of(first));
+        assertThat(second.getFirst().members().getFirst())
+                .isNotEqualTo(first.getFirst().members().getFirst());
+    }
 }

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.constructor.SafeConstructor;
@@ -22,6 +23,7 @@ import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Pitch;
 
 /** The starter checks and the questions between schools that ship with the product, as YAML. */
 public final class CheckLibraryFile {
@@ -62,6 +64,15 @@ public final class CheckLibraryFile {
         return List.copyOf(checks);
     }
 
+    /**
+     * Checks of a director's own, written as the starter checks are.
+     *
+     * @throws IllegalArgumentException naming the check that cannot be read and why
+     */
+    public static List<TechniqueCheck> read(InputStream in, String name, InstrumentCatalog catalog) {
+        return nodes(in, name).stream().map(node -> check(node, catalog)).toList();
+    }
+
     /** The questions between schools, in order. */
     public static List<SchoolQuestion> questions() {
         return nodes("schools.yaml").stream()
@@ -80,21 +91,40 @@ public final class CheckLibraryFile {
                     instruments(node.texts("for"), catalog),
                     node.texts("steps"),
                     wordings(node),
+                    cues(node),
                     node.words("syllables"),
                     node.texts("criteria"),
+                    mustSee(node),
                     node.text("selfTest"),
                     node.nodes("faults").stream()
                             .map(f -> new TechniqueCheck.Fault(f.text("sign"), f.texts("try")))
                             .toList(),
                     cautions(node.texts("cautions")),
                     node.nodes("variants").stream()
-                            .map(v ->
-                                    new TechniqueCheck.Variant(v.text("name"), v.text("note"), v.number("reviewWeeks")))
+                            .map(v -> new TechniqueCheck.Variant(
+                                    v.text("name"), v.text("note"), v.number("reviewWeeks"), v.words("choose")))
                             .toList(),
+                    tones(node),
                     passRule(node.text("pass")));
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException(node.where() + ": " + e.getMessage(), e);
         }
+    }
+
+    private static Map<String, Pitch> tones(Node node) {
+        Map<String, Pitch> tones = new LinkedHashMap<>();
+        node.words("tones").forEach((instrument, pitch) -> tones.put(instrument, Pitch.named(pitch)));
+        return tones;
+    }
+
+    private static Map<Integer, String> cues(Node node) {
+        Map<Integer, String> cues = new LinkedHashMap<>();
+        node.words("cues").forEach((step, cue) -> cues.put(Integer.valueOf(step), cue));
+        return cues;
+    }
+
+    private static Set<Integer> mustSee(Node node) {
+        return node.texts("mustSee").stream().map(Integer::valueOf).collect(Collectors.toSet());
     }
 
     private static Set<String> instruments(List<String> names, InstrumentCatalog catalog) {
@@ -140,10 +170,14 @@ public final class CheckLibraryFile {
         if (words.equals("all criteria")) {
             return new PassRule.AllCriteria();
         }
+        if (words.endsWith(" criteria")) {
+            return new PassRule.ScoreAtLeast(Integer.parseInt(words.substring(0, words.indexOf(' '))));
+        }
         String[] kOfN = words.split(" of ");
         if (kOfN.length != 2) {
             throw new IllegalArgumentException(
-                    "a check passes by \"one good try\", \"all criteria\" or \"4 of 5\", was \"" + words + "\"");
+                    "a check passes by \"one good try\", \"all criteria\", \"3 criteria\" or \"4 of 5\", was \"" + words
+                            + "\"");
         }
         return new PassRule.KOfLastN(Integer.parseInt(kOfN[0]), Integer.parseInt(kOfN[1]));
     }
@@ -151,10 +185,14 @@ public final class CheckLibraryFile {
     private static List<Node> nodes(String file) {
         try (InputStream in =
                 Objects.requireNonNull(CheckLibraryFile.class.getResourceAsStream("/vividroster/" + file), file)) {
-            Object read = new Yaml(new SafeConstructor(new LoaderOptions())).load(in);
-            return Node.list(file, read);
+            return nodes(in, file);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private static List<Node> nodes(InputStream in, String name) {
+        Object read = new Yaml(new SafeConstructor(new LoaderOptions())).load(in);
+        return Node.list(name, read);
     }
 }

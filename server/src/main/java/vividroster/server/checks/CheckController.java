@@ -15,10 +15,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.curriculum.CheckTopic;
 import vividroster.core.curriculum.TechniqueCheck;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Pitch;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
@@ -27,10 +30,14 @@ import vividroster.server.platform.SignedIn;
 @RequestMapping("/api")
 class CheckController {
 
-    private final Checks checks;
+    private static final double CONCERT_A = 440;
 
-    CheckController(Checks checks) {
+    private final Checks checks;
+    private final InstrumentCatalog catalog;
+
+    CheckController(Checks checks, InstrumentCatalog catalog) {
         this.checks = checks;
+        this.catalog = catalog;
     }
 
     /** @param remedies in the order to try them */
@@ -38,20 +45,31 @@ class CheckController {
 
     record VariantView(String name, String note, int reviewWeeks) {}
 
+    record CueView(int step, String fullStep) {}
+
+    /** @param pitch for example "B-flat 2"; hertz of it at A 440 */
+    record ToneView(String instrument, String instrumentName, String pitch, double hertz) {}
+
     record SyllableView(String style, String syllable) {}
 
-    /** @param steps as this programme's schools word them */
+    /**
+     * @param steps as this programme's schools word them
+     * @param cues which of the steps, from 1, are shown by the director's own cue word, with the full step
+     */
     record CheckView(
             String title,
             CheckTopic topic,
             List<String> appliesTo,
             List<String> steps,
+            List<CueView> cues,
             List<String> criteria,
+            List<Integer> mustSee,
             String selfTest,
             List<SyllableView> syllables,
             List<FaultView> faults,
             List<String> cautions,
-            List<VariantView> variants) {}
+            List<VariantView> variants,
+            List<ToneView> tones) {}
 
     /** @param takenAs the milestone it became; absent while it is on the starter shelf only */
     record StarterView(
@@ -78,10 +96,14 @@ class CheckController {
     @GetMapping("/checks/starters")
     @Operation(
             operationId = "starterChecks",
-            summary = "The technique checks that ship, worded as the programme teaches")
-    List<StarterView> starters(@AuthenticationPrincipal SignedIn person) {
+            summary =
+                    "The technique checks that ship for an instrument, in teaching order, worded as the programme teaches")
+    List<StarterView> starters(@AuthenticationPrincipal SignedIn person, @RequestParam String instrument) {
+        if (!catalog.has(instrument)) {
+            throw Problem.input("instrument", "\"" + instrument + "\" is not an instrument of the catalog.");
+        }
         Map<String, String> choices = checks.choices(person.programId());
-        return checks.starters(person.programId()).stream()
+        return checks.starters(person.programId(), instrument).stream()
                 .map(s -> new StarterView(
                         s.check().key(),
                         s.check().shortName(),
@@ -102,11 +124,11 @@ class CheckController {
     @GetMapping("/checks/{milestoneId}")
     @Operation(operationId = "check", summary = "What a check says: steps, faults with remedies, cautions, variants")
     DescribedView check(@AuthenticationPrincipal SignedIn person, @PathVariable UUID milestoneId) {
-        return checks.described(person.programId(), milestoneId)
-                .map(d -> new DescribedView(
-                        d.milestoneId(),
-                        view(d.check(), checks.choices(person.programId())),
-                        d.before().stream()
+        return checks.check(person.programId(), milestoneId)
+                .map(check -> new DescribedView(
+                        milestoneId,
+                        view(check, checks.choices(person.programId())),
+                        checks.before(person.programId(), milestoneId).stream()
                                 .map(m -> new BeforeView(m.id(), m.title()))
                                 .toList()))
                 .orElseThrow(() -> Problem.notFound("Nothing more is written about this check."));
@@ -140,13 +162,18 @@ class CheckController {
         checks.choose(person.programId(), person.accountId(), question, request.choice());
     }
 
-    private static CheckView view(TechniqueCheck check, Map<String, String> choices) {
+    private CheckView view(TechniqueCheck check, Map<String, String> choices) {
         return new CheckView(
                 check.title(),
                 check.topic(),
                 check.instruments().stream().sorted().toList(),
                 check.stepsFor(choices),
+                check.cues().keySet().stream()
+                        .sorted()
+                        .map(step -> new CueView(step, check.steps().get(step - 1)))
+                        .toList(),
                 check.criteria(),
+                check.mustSee().stream().sorted().toList(),
                 check.selfTest(),
                 check.syllables().entrySet().stream()
                         .map(s -> new SyllableView(s.getKey(), s.getValue()))
@@ -160,6 +187,13 @@ class CheckController {
                         .toList(),
                 check.variants().stream()
                         .map(v -> new VariantView(v.name(), v.note(), v.reviewWeeks()))
+                        .toList(),
+                catalog.inScoreOrder().stream()
+                        .filter(i -> check.tones().containsKey(i.code()))
+                        .map(i -> {
+                            Pitch pitch = check.tones().get(i.code());
+                            return new ToneView(i.code(), i.name(), pitch.name(), pitch.hertz(CONCERT_A));
+                        })
                         .toList());
     }
 }

@@ -40,6 +40,14 @@ class CheckQueries {
                 == 1;
     }
 
+    /** A check no starter stands behind. */
+    void insertOwn(UUID programId, UUID milestoneId) {
+        jdbc.sql("insert into technique_check (program_id, milestone_id) values (:programId, :milestoneId)")
+                .param("programId", programId)
+                .param("milestoneId", milestoneId)
+                .update();
+    }
+
     void insertVersion(UUID programId, UUID milestoneId, int version, CheckContent content, UUID accountId) {
         jdbc.sql("""
                 insert into technique_check_version (program_id, milestone_id, version, content, written_by)

@@ -2,6 +2,7 @@ package vividroster.server.checks;
 
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -71,6 +72,16 @@ public class Checks {
         queries.putChoice(programId, question, choice, accountId);
     }
 
+    /** The starters for an instrument in teaching order, its own before those of its family and of everybody. */
+    @Transactional(readOnly = true)
+    List<Starter> starters(UUID programId, String instrument) {
+        Map<String, Starter> byKey = starters(programId).stream()
+                .collect(Collectors.toMap(s -> s.check().key(), Function.identity()));
+        return TechniqueCheck.applying(starters.values(), instrument).stream()
+                .map(check -> byKey.get(check.key()))
+                .toList();
+    }
+
     /** @param takenAs the milestone it became in this programme */
     record Starter(TechniqueCheck check, Optional<UUID> takenAs) {}
 
@@ -112,7 +123,21 @@ public class Checks {
             throw Problem.conflict("This check was taken just now; load the library again.");
         }
         queries.insertVersion(
-                programId, milestone.id(), milestone.version(), CheckContent.of(starter(starterKey)), accountId);
+                programId,
+                milestone.id(),
+                milestone.version(),
+                CheckContent.of(starter(starterKey), Optional.empty()),
+                accountId);
+    }
+
+    /** Puts a check of the director's own on the shelf. @return its milestone */
+    @Transactional
+    public Milestone addOwn(UUID programId, UUID accountId, TechniqueCheck check, int shelfOrder) {
+        Milestone milestone = asMilestone(check, check.shortName());
+        library.addCheck(programId, milestone, shelfOrder);
+        queries.insertOwn(programId, milestone.id());
+        queries.insertVersion(programId, milestone.id(), 1, CheckContent.of(check, Optional.empty()), accountId);
+        return milestone;
     }
 
     /** The milestone a starter check becomes. */
@@ -138,41 +163,74 @@ public class Checks {
                 .orElseThrow(() -> Problem.notFound("There is no such starter check."));
     }
 
-    /** A check of the programme with the checks that come before it, which the programme has too. */
-    record Described(UUID milestoneId, TechniqueCheck check, List<Milestone> before) {}
+    /**
+     * A check of the programme as it is kept.
+     *
+     * @param after checks the director put before it; empty when that is inferred
+     */
+    record Kept(Milestone milestone, TechniqueCheck check, Optional<List<UUID>> after) {
+
+        Prerequisites.Place<UUID> place() {
+            return new Prerequisites.Place<>(
+                    milestone.id(), check.topic(), check.instruments(), after.map(LinkedHashSet::new));
+        }
+    }
 
     @Transactional(readOnly = true)
-    Optional<Described> described(UUID programId, UUID milestoneId) {
-        return queries.findCurrent(programId, milestoneId).map(row -> {
-            Milestone milestone = library.milestone(programId, milestoneId);
-            return new Described(milestoneId, check(row, milestone), before(programId, milestone, row));
-        });
+    Optional<Kept> kept(UUID programId, UUID milestoneId) {
+        return queries.findCurrent(programId, milestoneId)
+                .map(row -> kept(row, library.milestone(programId, milestoneId)));
     }
 
-    private List<Milestone> before(UUID programId, Milestone milestone, CheckRow row) {
+    /** All of the programme, retired ones too, in shelf order. */
+    @Transactional(readOnly = true)
+    List<Kept> allKept(UUID programId) {
         Map<UUID, CheckRow> rows = queries.findAllCurrent(programId).stream()
                 .collect(Collectors.toMap(CheckRow::milestoneId, Function.identity(), (a, b) -> a, LinkedHashMap::new));
-        Map<String, Milestone> byKey = new LinkedHashMap<>();
-        List<TechniqueCheck> alike = library.milestones(programId, rows.keySet()).stream()
-                .filter(m -> m.appliesTo().isEmpty()
-                        || milestone.appliesTo().isEmpty()
-                        || m.appliesTo().stream().anyMatch(milestone.appliesTo()::contains))
-                .map(m -> {
-                    TechniqueCheck check = check(rows.get(m.id()), m);
-                    byKey.put(check.key(), m);
-                    return check;
-                })
-                .toList();
-        return Prerequisites.inferred(alike)
-                .directlyBefore(check(row, milestone).key())
-                .stream()
-                .map(byKey::get)
-                .sorted(java.util.Comparator.comparing(Milestone::title))
+        return library.milestones(programId, rows.keySet()).stream()
+                .map(m -> kept(rows.get(m.id()), m))
                 .toList();
     }
 
-    /** The check a row and its milestone make; one that no starter stands behind is called "own". */
-    private static TechniqueCheck check(CheckRow row, Milestone milestone) {
-        return row.content().with(milestone, row.starterKey().orElse("own"));
+    private static Kept kept(CheckRow row, Milestone milestone) {
+        return new Kept(
+                milestone,
+                row.content().with(milestone, row.starterKey().orElse("own")),
+                row.content().after());
+    }
+
+    /** What a check of the programme says, for those who teach by it. */
+    @Transactional(readOnly = true)
+    public Optional<TechniqueCheck> check(UUID programId, UUID milestoneId) {
+        return kept(programId, milestoneId).map(Kept::check);
+    }
+
+    /** Other ways of a check that a student may be given under this programme's schools. */
+    @Transactional(readOnly = true)
+    public List<TechniqueCheck.Variant> variants(UUID programId, TechniqueCheck check) {
+        return check.variantsBeside(choices(programId), questions.values());
+    }
+
+    /** The steps for a student with this variant. */
+    @Transactional(readOnly = true)
+    public List<String> steps(UUID programId, TechniqueCheck check, Optional<TechniqueCheck.Variant> own) {
+        return check.stepsFor(choices(programId), own);
+    }
+
+    /** The checks of the programme that come directly before this one; those retired are passed over. */
+    @Transactional(readOnly = true)
+    public List<Milestone> before(UUID programId, UUID milestoneId) {
+        Set<UUID> retired = library.retired(programId);
+        List<Kept> standing = allKept(programId).stream()
+                .filter(k -> k.milestone().id().equals(milestoneId)
+                        || !retired.contains(k.milestone().id()))
+                .toList();
+        Set<UUID> before = Prerequisites.ofChecks(
+                        standing.stream().map(Kept::place).toList())
+                .directlyBefore(milestoneId);
+        return standing.stream()
+                .map(Kept::milestone)
+                .filter(m -> before.contains(m.id()))
+                .toList();
     }
 }

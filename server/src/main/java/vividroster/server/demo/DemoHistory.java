@@ -203,6 +203,7 @@ final class DemoHistory {
                 Ids.next(),
                 seat.studentId(),
                 milestone.id(),
+                milestone.version(),
                 seat.instrument(),
                 seat.classId(),
                 day,
@@ -213,7 +214,7 @@ final class DemoHistory {
                 marks,
                 false,
                 Optional.empty());
-        history.add(new HeardAttempt(attempt, milestone.version(), hearer, reason, ""));
+        history.add(new HeardAttempt(attempt, hearer, reason, ""));
         return attempt;
     }
 }

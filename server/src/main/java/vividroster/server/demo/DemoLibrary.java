@@ -10,6 +10,8 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.BeltSlot;
@@ -17,6 +19,8 @@ import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.curriculum.TechniqueCheck;
+import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Key;
 import vividroster.core.music.Meter;
@@ -33,21 +37,24 @@ final class DemoLibrary {
 
     private final Library library;
     private final Checks checks;
+    private final InstrumentCatalog catalog;
     private final UUID programId;
     private final UUID accountId;
     private final Map<String, Milestone> byKey = new LinkedHashMap<>();
     private int shelfOrder;
 
-    private DemoLibrary(Library library, Checks checks, UUID programId, UUID accountId) {
+    private DemoLibrary(Library library, Checks checks, InstrumentCatalog catalog, UUID programId, UUID accountId) {
         this.library = library;
+        this.catalog = catalog;
         this.checks = checks;
         this.programId = programId;
         this.accountId = accountId;
     }
 
     /** @return milestones by the keys that orders and stories use */
-    static Map<String, Milestone> load(Library library, Checks checks, UUID programId, UUID accountId) {
-        DemoLibrary demo = new DemoLibrary(library, checks, programId, accountId);
+    static Map<String, Milestone> load(
+            Library library, Checks checks, InstrumentCatalog catalog, UUID programId, UUID accountId) {
+        DemoLibrary demo = new DemoLibrary(library, checks, catalog, programId, accountId);
         demo.checks();
         demo.lines();
         demo.tests();
@@ -66,15 +73,18 @@ final class DemoLibrary {
     }
 
     private void checks() {
+        Map<String, TechniqueCheck> own =
+                DemoFiles.checks(catalog).stream().collect(Collectors.toMap(TechniqueCheck::key, Function.identity()));
         for (CSVRecord row : DemoFiles.rows("checks")) {
+            if (row.get("title").isEmpty()) {
+                TechniqueCheck check = own.get(row.get("key").replace(' ', '-'));
+                keep(row.get("key"), checks.addOwn(programId, accountId, check, ++shelfOrder));
+                continue;
+            }
             List<Criterion> criteria = new ArrayList<>();
             for (String name : DemoFiles.split(row.get("criteria"))) {
                 criteria.add(new Criterion(criteria.size() + 1, name, 1, OptionalInt.empty()));
             }
-            String[] kOfN = row.get("rule").split(" of ");
-            PassRule rule = kOfN.length == 2
-                    ? new PassRule.KOfLastN(Integer.parseInt(kOfN[0]), Integer.parseInt(kOfN[1]))
-                    : new PassRule.AllCriteria();
             Milestone check = new Milestone(
                     Ids.next(),
                     MilestoneKind.TECHNIQUE_CHECK,
@@ -83,12 +93,10 @@ final class DemoLibrary {
                     row.get("instrument free").equals("yes"),
                     Set.copyOf(DemoFiles.split(row.get("applies to"))),
                     1,
-                    rule,
+                    new PassRule.AllCriteria(),
                     criteria);
             library.addCheck(programId, keep(row.get("key"), check), ++shelfOrder);
-            if (!row.get("starter").isEmpty()) {
-                checks.describe(programId, accountId, check, row.get("starter"));
-            }
+            checks.describe(programId, accountId, check, row.get("starter"));
         }
     }
 

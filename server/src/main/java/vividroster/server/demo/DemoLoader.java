@@ -21,6 +21,7 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
+import vividroster.core.season.Carried;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.OrderBook;
 import vividroster.core.season.SchoolYear;
@@ -38,8 +39,6 @@ import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 import vividroster.server.season.Orders;
-import vividroster.server.wellbeing.PainReport;
-import vividroster.server.wellbeing.PainReports;
 
 /** Loads the demo scenario from its data files, all of it or nothing. */
 @Component
@@ -52,7 +51,7 @@ public class DemoLoader {
     private final Checks checks;
     private final Orders orders;
     private final Hearing hearing;
-    private final PainReports painReports;
+    private final DemoFirstWeeks firstWeeks;
     private final InstrumentCatalog catalog;
 
     DemoLoader(
@@ -63,7 +62,7 @@ public class DemoLoader {
             Checks checks,
             Orders orders,
             Hearing hearing,
-            PainReports painReports,
+            DemoFirstWeeks firstWeeks,
             InstrumentCatalog catalog) {
         this.office = office;
         this.accounts = accounts;
@@ -72,7 +71,7 @@ public class DemoLoader {
         this.checks = checks;
         this.orders = orders;
         this.hearing = hearing;
-        this.painReports = painReports;
+        this.firstWeeks = firstWeeks;
         this.catalog = catalog;
     }
 
@@ -87,7 +86,7 @@ public class DemoLoader {
         Map<String, SchoolClass> classes = classes(programId);
         Map<UUID, String> names = new LinkedHashMap<>();
         List<Seat> seats = seats(programId, classes, names);
-        Map<String, Milestone> milestones = DemoLibrary.load(library, checks, programId, people.getFirst());
+        Map<String, Milestone> milestones = DemoLibrary.load(library, checks, catalog, programId, people.getFirst());
         List<MilestoneOrder> set = orders(classes, milestones);
         orders.load(programId, people.getFirst(), set);
 
@@ -97,38 +96,9 @@ public class DemoLoader {
         List<HeardAttempt> history =
                 new DemoHistory(year, today, zone, byId, names, milestones, people).of(seats, book);
         hearing.load(programId, history);
-        pain(programId, people.getFirst(), classes, names, seats);
+        firstWeeks.load(
+                new DemoFirstWeeks.Loaded(programId, people.getFirst(), zone, classes, names, seats, milestones));
         return programId;
-    }
-
-    private void pain(
-            UUID programId,
-            UUID accountId,
-            Map<String, SchoolClass> classes,
-            Map<UUID, String> names,
-            List<Seat> seats) {
-        for (CSVRecord row : DemoFiles.rows("pain")) {
-            UUID classId = classes.get(row.get("class")).id();
-            Seat seat = seats.stream()
-                    .filter(s -> s.classId().equals(classId)
-                            && names.get(s.studentId()).equals(row.get("student")))
-                    .findFirst()
-                    .orElseThrow();
-            painReports.load(
-                    programId,
-                    accountId,
-                    new PainReport(
-                            Ids.next(),
-                            seat.studentId(),
-                            classId,
-                            seat.instrument(),
-                            row.get("place"),
-                            row.get("since"),
-                            LocalDate.parse(row.get("reported on")),
-                            "",
-                            Optional.of(row.get("follow up")).filter(note -> !note.isEmpty()),
-                            Optional.empty()));
-        }
     }
 
     private SchoolYear year(UUID programId, CSVRecord program) {
@@ -217,8 +187,29 @@ public class DemoLoader {
                             LocalDate.parse(row.get("set")),
                             LocalDate.parse(row.get("due")),
                             evidence,
-                            List.of(scope(classes, row)));
+                            List.of(scope(classes, row)),
+                            carried(row, milestones));
                 })
+                .toList();
+    }
+
+    /** What an order's check carries, by the milestone and class of the order. */
+    private static List<Carried> carried(CSVRecord order, Map<String, Milestone> milestones) {
+        return DemoFiles.rows("carries").stream()
+                .filter(row -> row.get("milestone").equals(order.get("milestone"))
+                        && row.get("class").equals(order.get("class")))
+                .map(row -> new Carried(
+                        row.get("instrument").isEmpty()
+                                ? new Carried.OfFamily(Family.valueOf(row.get("family")))
+                                : new Carried.OfSection(
+                                        row.get("instrument"),
+                                        Optional.of(row.get("division")).filter(d -> !d.isEmpty())),
+                        Optional.of(row.get("line"))
+                                .filter(key -> !key.isEmpty())
+                                .map(key -> milestones.get(key).id()),
+                        row.get("place"),
+                        row.get("pattern"),
+                        row.get("drill")))
                 .toList();
     }
 

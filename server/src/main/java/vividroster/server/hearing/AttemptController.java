@@ -42,6 +42,7 @@ class AttemptController {
             UUID studentId,
 
             @NotNull(message = "Say what was heard.") UUID milestoneId,
+            @Absent Integer milestoneVersion,
 
             @NotNull(message = "Say in which class it was heard.")
             UUID classId,
@@ -118,6 +119,7 @@ class AttemptController {
                 request.id(),
                 request.studentId(),
                 request.milestoneId(),
+                Optional.ofNullable(request.milestoneVersion()),
                 request.classId(),
                 request.outcome(),
                 Optional.ofNullable(request.evidence()).orElse(Evidence.LIVE_ALONE),

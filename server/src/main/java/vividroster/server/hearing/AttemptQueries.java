@@ -83,8 +83,8 @@ class AttemptQueries {
     /** What standings are derived from. */
     List<Attempt> find(UUID programId, Collection<UUID> studentIds, Collection<UUID> milestoneIds) {
         return jdbc.sql("""
-                        select id, student_id, milestone_id, instrument, class_id, heard_on, heard_at, recorded_at, evidence,
-                               outcome, waived, corrects_id
+                        select id, student_id, milestone_id, milestone_version, instrument, class_id, heard_on, heard_at,
+                               recorded_at, evidence, outcome, waived, corrects_id
                         from attempt
                         where program_id = :programId and student_id = any(:students) and milestone_id = any(:milestones)
                         """)
@@ -92,6 +92,19 @@ class AttemptQueries {
                 .param("students", Rows.array(studentIds))
                 .param("milestones", Rows.array(milestoneIds))
                 .query((row, n) -> attempt(row, List.of()))
+                .list();
+    }
+
+    /** Tries of these students with one milestone, with what was written beside them. */
+    List<HeardAttempt> findHeard(UUID programId, Collection<UUID> studentIds, UUID milestoneId) {
+        return jdbc.sql("select " + COLUMNS + """
+                        from attempt
+                        where program_id = :programId and student_id = any(:students) and milestone_id = :milestoneId
+                        """)
+                .param("programId", programId)
+                .param("students", Rows.array(studentIds))
+                .param("milestoneId", milestoneId)
+                .query(AttemptQueries::heard)
                 .list();
     }
 
@@ -150,7 +163,7 @@ class AttemptQueries {
                 .addValue("id", attempt.id())
                 .addValue("studentId", attempt.studentId())
                 .addValue("milestoneId", attempt.milestoneId())
-                .addValue("version", heard.milestoneVersion())
+                .addValue("version", attempt.milestoneVersion())
                 .addValue("instrument", attempt.instrument())
                 .addValue("classId", attempt.classId())
                 .addValue("heardBy", heard.heardBy())
@@ -178,11 +191,7 @@ class AttemptQueries {
             marks.add(new CriterionMark(ordinals.get(i), points.get(i)));
         }
         return new HeardAttempt(
-                attempt(row, marks),
-                row.getInt("milestone_version"),
-                Rows.id(row, "heard_by"),
-                row.getString("reason"),
-                row.getString("note"));
+                attempt(row, marks), Rows.id(row, "heard_by"), row.getString("reason"), row.getString("note"));
     }
 
     private static Attempt attempt(ResultSet row, List<CriterionMark> marks) throws SQLException {
@@ -190,6 +199,7 @@ class AttemptQueries {
                 Rows.id(row, "id"),
                 Rows.id(row, "student_id"),
                 Rows.id(row, "milestone_id"),
+                row.getInt("milestone_version"),
                 row.getString("instrument"),
                 Rows.id(row, "class_id"),
                 Rows.day(row, "heard_on"),

@@ -24,6 +24,8 @@ import vividroster.core.progress.Standing;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Assignment;
+import vividroster.core.season.Carried;
+import vividroster.core.season.MilestoneOrder;
 import vividroster.server.hearing.HearingRuns.Queue;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.Progress.Sheet;
@@ -37,6 +39,7 @@ import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 import vividroster.server.roster.ScopeRequest;
+import vividroster.server.season.Orders;
 
 @RestController
 @RequestMapping("/api/hearing")
@@ -47,6 +50,7 @@ class HearController {
     private final HearingRuns runs;
     private final Library library;
     private final Office office;
+    private final Orders orders;
     private final InstrumentCatalog catalog;
 
     HearController(
@@ -55,12 +59,14 @@ class HearController {
             HearingRuns runs,
             Library library,
             Office office,
+            Orders orders,
             InstrumentCatalog catalog) {
         this.rosters = rosters;
         this.progress = progress;
         this.runs = runs;
         this.library = library;
         this.office = office;
+        this.orders = orders;
         this.catalog = catalog;
     }
 
@@ -86,7 +92,11 @@ class HearController {
             List<String> alsoIn,
             @Absent String writtenKey,
             @Absent Integer daysSinceHeard,
+            @Absent CarriedView carried,
             StandingView standing) {}
+
+    /** What the check carries for this player's section. */
+    record CarriedView(@Absent String line, String place, String pattern, String drill) {}
 
     /**
      * @param queue whom to hear, in fair order: those for whom it is set and still open
@@ -163,6 +173,7 @@ class HearController {
                 .flatMap(TestFacts::lineId)
                 .orElse(milestoneId);
         Map<UUID, LineFacts> lines = library.lines(programId, List.of(lineId));
+        List<MilestoneOrder> reaching = orders.of(programId, List.of(milestoneId));
         return new RunView(
                 MilestoneView.of(milestone, lines, tests, library.books(programId)),
                 (int) runs.perStudent(programId, milestone).toSeconds(),
@@ -177,8 +188,24 @@ class HearController {
                                 queue.lastHeardOn().get(row.student().id()),
                                 today,
                                 lines.get(lineId),
+                                carried(programId, reaching, row.seat()),
                                 classNames))
                         .toList());
+    }
+
+    private CarriedView carried(UUID programId, List<MilestoneOrder> reaching, Seat seat) {
+        return reaching.stream()
+                .filter(order -> order.reaches(seat, catalog))
+                .flatMap(order -> Carried.closest(order.carried(), seat, catalog).stream())
+                .findFirst()
+                .map(carried -> new CarriedView(
+                        carried.lineId()
+                                .map(id -> library.milestone(programId, id).title())
+                                .orElse(null),
+                        carried.place(),
+                        carried.pattern(),
+                        carried.drill()))
+                .orElse(null);
     }
 
     private PlayerView playerView(
@@ -187,6 +214,7 @@ class HearController {
             LocalDate lastHeardOn,
             LocalDate today,
             LineFacts line,
+            CarriedView carried,
             Map<UUID, String> classNames) {
         Instrument instrument = catalog.withCode(row.seat().instrument());
         return new PlayerView(
@@ -201,6 +229,7 @@ class HearController {
                         ? null
                         : instrument.writtenKey(line.concertKey()).name(),
                 lastHeardOn == null ? null : (int) ChronoUnit.DAYS.between(lastHeardOn, today),
+                carried,
                 StandingView.of(standing));
     }
 }

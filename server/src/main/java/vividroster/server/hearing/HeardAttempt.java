@@ -6,8 +6,7 @@ import vividroster.core.progress.Attempt;
 /**
  * An attempt with what was written down beside it.
  *
- * @param milestoneVersion of the criteria it was heard against
  * @param reason of an excuse or a correction; empty otherwise
  * @param note free words; empty when there are none
  */
-public record HeardAttempt(Attempt attempt, int milestoneVersion, UUID heardBy, String reason, String note) {}
+public record HeardAttempt(Attempt attempt, UUID heardBy, String reason, String note) {}

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,8 +17,8 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
-import vividroster.core.curriculum.PassRule;
 import vividroster.core.progress.Attempt;
+import vividroster.core.progress.AttemptLedger;
 import vividroster.core.progress.CriterionMark;
 import vividroster.core.progress.Evidence;
 import vividroster.core.progress.Outcome;
@@ -54,6 +55,7 @@ public class Hearing {
      * What someone heard.
      *
      * @param id made by the client
+     * @param milestoneVersion the version on the hearer's screen; empty for the newest
      * @param heardAt empty for now
      * @param marks points by criterion; empty for a line
      */
@@ -61,6 +63,7 @@ public class Hearing {
             UUID id,
             UUID studentId,
             UUID milestoneId,
+            Optional<Integer> milestoneVersion,
             UUID classId,
             Outcome outcome,
             Evidence evidence,
@@ -83,14 +86,17 @@ public class Hearing {
         Map<UUID, Milestone> milestones = new HashMap<>();
         List<Recorded> recorded = new ArrayList<>();
         for (Heard one : heard) {
-            Milestone milestone =
+            Milestone newest =
                     milestones.computeIfAbsent(one.milestoneId(), id -> library.milestone(person.programId(), id));
-            recorded.add(record(person, one, milestone));
+            Milestone seen =
+                    asHeard(person.programId(), newest, one.milestoneVersion().orElse(newest.version()));
+            recorded.add(record(person, one, seen, newest));
         }
         return recorded;
     }
 
-    private Recorded record(SignedIn person, Heard heard, Milestone milestone) {
+    /** @param milestone in the version that was seen when it was heard */
+    private Recorded record(SignedIn person, Heard heard, Milestone milestone, Milestone newest) {
         UUID programId = person.programId();
         List<Seat> seats = rosters.seatsOf(programId, heard.studentId());
         Instant now = office.now(programId);
@@ -116,6 +122,7 @@ public class Hearing {
                         heard.id(),
                         heard.studentId(),
                         milestone.id(),
+                        milestone.version(),
                         seat.instrument(),
                         heard.classId(),
                         heardOn,
@@ -126,14 +133,13 @@ public class Hearing {
                         marks,
                         heard.waived() && outcome == Outcome.EXCUSED,
                         Optional.empty()),
-                milestone.version(),
                 person.accountId(),
                 heard.reason().strip(),
                 heard.note().strip());
         if (!queries.insert(programId, attempt)) {
             attempt = sameAsRecorded(programId, attempt);
         }
-        return recorded(programId, seats, attempt, milestone);
+        return recorded(programId, seats, attempt, newest);
     }
 
     private HeardAttempt sameAsRecorded(UUID programId, HeardAttempt sent) {
@@ -166,7 +172,8 @@ public class Hearing {
         if (reason.isBlank()) {
             throw Problem.input("reason", "A correction says why.");
         }
-        Milestone milestone = library.milestone(programId, old.milestoneId());
+        Milestone newest = library.milestone(programId, old.milestoneId());
+        Milestone milestone = asHeard(programId, newest, old.milestoneVersion());
         List<CriterionMark> marks = outcome.isTry() && !points.isEmpty() ? checked(milestone, points) : List.of();
         if (outcome.isTry() && marks.isEmpty() && !milestone.criteria().isEmpty() && needsMarks(milestone)) {
             throw Problem.input("marks", "Give the points again with the correction.");
@@ -176,6 +183,7 @@ public class Hearing {
                         id,
                         old.studentId(),
                         old.milestoneId(),
+                        old.milestoneVersion(),
                         old.instrument(),
                         old.classId(),
                         old.heardOn(),
@@ -186,7 +194,6 @@ public class Hearing {
                         marks,
                         false,
                         Optional.of(old.id())),
-                milestone.version(),
                 person.accountId(),
                 reason.strip(),
                 "");
@@ -198,13 +205,25 @@ public class Hearing {
             }
             correction = sameAsRecorded(programId, correction);
         }
-        return recorded(programId, rosters.seatsOf(programId, old.studentId()), correction, milestone);
+        return recorded(programId, rosters.seatsOf(programId, old.studentId()), correction, newest);
     }
 
     /** Puts down attempts as they are; for data that was checked where it was made. */
     @Transactional
     public void load(UUID programId, List<HeardAttempt> heard) {
         queries.insertAll(programId, heard);
+    }
+
+    /** The tries of students with one milestone that stand after corrections, in the order heard. */
+    @Transactional(readOnly = true)
+    public List<HeardAttempt> standing(UUID programId, Collection<UUID> studentIds, UUID milestoneId) {
+        Map<UUID, HeardAttempt> heard = queries.findHeard(programId, studentIds, milestoneId).stream()
+                .collect(Collectors.toMap(h -> h.attempt().id(), h -> h));
+        return AttemptLedger.standing(
+                        heard.values().stream().map(HeardAttempt::attempt).toList())
+                .stream()
+                .map(attempt -> heard.get(attempt.id()))
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -223,6 +242,10 @@ public class Hearing {
         return new Recorded(heard, progress.standing(programId, seats, player, milestone, office.today(programId)));
     }
 
+    private Milestone asHeard(UUID programId, Milestone newest, int version) {
+        return version == newest.version() ? newest : library.milestone(programId, newest.id(), version);
+    }
+
     /** The seat the student was heard in: the one held that day, else the last one in that class. */
     private static Seat seatIn(List<Seat> seats, UUID classId, LocalDate on) {
         List<Seat> inClass =
@@ -235,10 +258,13 @@ public class Hearing {
     }
 
     private static boolean needsMarks(Milestone milestone) {
-        return milestone.passRule() instanceof PassRule.ScoreAtLeast;
+        return milestone.kind() == MilestoneKind.PLAYING_TEST;
     }
 
-    /** A check passed at one press was seen in every criterion; a test needs its points. */
+    /**
+     * A check passed at one press was seen in every criterion, unless a partner saw it, who watches a few points only;
+     * a test needs its points.
+     */
     private static List<CriterionMark> marks(Milestone milestone, Heard heard) {
         if (!heard.outcome().isTry()) {
             return List.of();
@@ -250,7 +276,7 @@ public class Hearing {
             throw Problem.input(
                     "marks", "\"" + milestone.title() + "\" is a playing test: give points for each criterion.");
         }
-        return heard.outcome() == Outcome.PASS
+        return heard.outcome() == Outcome.PASS && heard.evidence() != Evidence.PARTNER_CHECK
                 ? milestone.criteria().stream()
                         .map(c -> new CriterionMark(c.ordinal(), c.topPoints()))
                         .toList()

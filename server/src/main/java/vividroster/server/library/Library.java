@@ -3,6 +3,7 @@ package vividroster.server.library;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -45,6 +46,24 @@ public class Library {
         return queries.findMilestones(programId, List.of(id)).stream()
                 .findFirst()
                 .orElseThrow(() -> Problem.notFound("The library has no such milestone."));
+    }
+
+    /** A milestone as it was in one of its versions, for judging what was heard against it. */
+    @Transactional(readOnly = true)
+    public Milestone milestone(UUID programId, UUID id, int version) {
+        Milestone now = milestone(programId, id);
+        return version == now.version()
+                ? now
+                : queries.findVersion(programId, id, version)
+                        .orElseThrow(() -> Problem.input(
+                                "milestoneVersion",
+                                "\"" + now.title() + "\" has no version " + version + "; load the page again."));
+    }
+
+    /** Milestones that can no longer be ordered. */
+    @Transactional(readOnly = true)
+    public Set<UUID> retired(UUID programId) {
+        return queries.findRetired(programId);
     }
 
     /** All belts, with slots filled for these instruments only. */
@@ -99,6 +118,27 @@ public class Library {
     @Transactional
     public void addCheckAtEnd(UUID programId, Milestone milestone) {
         shelves.insertMilestone(programId, milestone, shelves.findLastShelfOrder(programId) + 1);
+    }
+
+    /**
+     * Keeps an edited check as its next version; what was passed stays as it was heard.
+     *
+     * @throws Problem when somebody else edited it since the version before
+     */
+    @Transactional
+    public void reviseCheck(UUID programId, Milestone next) {
+        if (!shelves.putNextVersion(programId, next)) {
+            throw Problem.conflict("\"" + next.title()
+                    + "\" was edited by someone else in the meantime; load it again. Nothing was changed.");
+        }
+    }
+
+    /** Takes a milestone off the shelf, or puts it back. Orders, tries and passes stay. */
+    @Transactional
+    public void retire(UUID programId, UUID milestoneId, boolean retired) {
+        if (!shelves.setRetired(programId, milestoneId, retired)) {
+            throw Problem.notFound("The library has no such milestone.");
+        }
     }
 
     @Transactional

@@ -52,9 +52,11 @@ class LibraryQueries {
     List<Milestone> findMilestones(UUID programId, Collection<UUID> ids) {
         Map<UUID, MilestoneParts> parts = new LinkedHashMap<>();
         jdbc.sql("""
-                        select m.id, m.kind, m.short_name, m.title, m.instrument_free, m.applies_to, m.version, m.pass_rule,
-                               m.pass_k, m.pass_n, m.pass_mark, c.ordinal, c.name, c.top_points, c.floor_points
+                        select m.id, m.kind, m.short_name, m.title, m.instrument_free, m.applies_to, m.version, v.pass_rule,
+                               v.pass_k, v.pass_n, v.pass_mark, c.ordinal, c.name, c.top_points, c.floor_points
                         from milestone m
+                        join milestone_version v
+                          on v.program_id = m.program_id and v.milestone_id = m.id and v.version = m.version
                         left join criterion c
                           on c.program_id = m.program_id and c.milestone_id = m.id and c.version = m.version
                         where m.program_id = :programId and m.id = any(:ids)
@@ -73,7 +75,71 @@ class LibraryQueries {
                         one.criteria().add(criterion(row));
                     }
                 });
-        return parts.values().stream().map(MilestoneParts::whole).toList();
+        Map<UUID, Map<Integer, PassRule>> earlier = findEarlierRules(
+                programId,
+                parts.values().stream()
+                        .filter(one -> one.version() > 1)
+                        .map(MilestoneParts::id)
+                        .toList());
+        return parts.values().stream()
+                .map(one -> one.whole(earlier.getOrDefault(one.id(), Map.of())))
+                .toList();
+    }
+
+    private Map<UUID, Map<Integer, PassRule>> findEarlierRules(UUID programId, Collection<UUID> ids) {
+        Map<UUID, Map<Integer, PassRule>> rules = new HashMap<>();
+        if (ids.isEmpty()) {
+            return rules;
+        }
+        jdbc.sql("""
+                        select v.milestone_id, v.version, v.pass_rule, v.pass_k, v.pass_n, v.pass_mark
+                        from milestone_version v
+                        join milestone m on m.program_id = v.program_id and m.id = v.milestone_id
+                        where v.program_id = :programId and v.milestone_id = any(:ids) and v.version < m.version
+                        """)
+                .param("programId", programId)
+                .param("ids", Rows.array(ids))
+                .query(row -> {
+                    rules.computeIfAbsent(Rows.id(row, "milestone_id"), id -> new HashMap<>())
+                            .put(row.getInt("version"), MilestoneParts.rule(row));
+                });
+        return rules;
+    }
+
+    /** A milestone as it was in one of its versions, under the title it has now. */
+    Optional<Milestone> findVersion(UUID programId, UUID id, int version) {
+        List<MilestoneParts> found = new ArrayList<>();
+        jdbc.sql("""
+                        select m.id, m.kind, m.short_name, m.title, m.instrument_free, m.applies_to, v.version, v.pass_rule,
+                               v.pass_k, v.pass_n, v.pass_mark, c.ordinal, c.name, c.top_points, c.floor_points
+                        from milestone m
+                        join milestone_version v
+                          on v.program_id = m.program_id and v.milestone_id = m.id and v.version = :version
+                        left join criterion c
+                          on c.program_id = v.program_id and c.milestone_id = v.milestone_id and c.version = v.version
+                        where m.program_id = :programId and m.id = :id
+                        order by c.ordinal
+                        """)
+                .param("programId", programId)
+                .param("id", id)
+                .param("version", version)
+                .query(row -> {
+                    if (found.isEmpty()) {
+                        found.add(MilestoneParts.read(row));
+                    }
+                    if (row.getInt("ordinal") > 0) {
+                        found.getFirst().criteria().add(criterion(row));
+                    }
+                });
+        return found.stream().findFirst().map(one -> one.whole(Map.of()));
+    }
+
+    /** Which of the technique checks were taken off the shelf. */
+    Set<UUID> findRetired(UUID programId) {
+        return Set.copyOf(
+                jdbc.sql("""
+                        select id from milestone where program_id = :programId and retired_at is not null
+                        """).param("programId", programId).query(UUID.class).list());
     }
 
     private static Criterion criterion(ResultSet row) throws SQLException {
@@ -234,11 +300,12 @@ class LibraryQueries {
                     new ArrayList<>());
         }
 
-        Milestone whole() {
-            return new Milestone(id, kind, shortName, title, instrumentFree, appliesTo, version, rule, criteria);
+        Milestone whole(Map<Integer, PassRule> earlierRules) {
+            return new Milestone(
+                    id, kind, shortName, title, instrumentFree, appliesTo, version, rule, criteria, earlierRules);
         }
 
-        private static PassRule rule(ResultSet row) throws SQLException {
+        static PassRule rule(ResultSet row) throws SQLException {
             return switch (row.getString("pass_rule")) {
                 case "ONE_GOOD_TRY" -> new PassRule.OneGoodTry();
                 case "K_OF_LAST_N" -> new PassRule.KOfLastN(row.getInt("pass_k"), row.getInt("pass_n"));

@@ -20,6 +20,7 @@ public record MilestoneView(
         String shortName,
         String title,
         List<String> appliesTo,
+        int version,
         String passRule,
         @Absent Integer passMark,
         @Absent Integer passK,
@@ -57,7 +58,8 @@ public record MilestoneView(
                 milestone.shortName(),
                 milestone.title(),
                 milestone.appliesTo().stream().sorted().toList(),
-                ruleSentence(milestone.passRule()),
+                milestone.version(),
+                ruleSentence(milestone),
                 milestone.passRule() instanceof PassRule.ScoreAtLeast score ? score.mark() : null,
                 milestone.passRule() instanceof PassRule.KOfLastN kOfN ? (Integer) kOfN.k() : null,
                 milestone.passRule() instanceof PassRule.KOfLastN kOfN ? (Integer) kOfN.n() : null,
@@ -88,11 +90,18 @@ public record MilestoneView(
                 line.playedMeasures());
     }
 
-    private static String ruleSentence(PassRule rule) {
-        return switch (rule) {
+    private static String ruleSentence(Milestone milestone) {
+        return switch (milestone.passRule()) {
             case PassRule.OneGoodTry one -> "one good try";
             case PassRule.KOfLastN kOfN -> kOfN.k() + " of the last " + kOfN.n() + " tries";
             case PassRule.AllCriteria all -> "every criterion seen in one try";
+            case PassRule.ScoreAtLeast score
+            when milestone.kind() == MilestoneKind.TECHNIQUE_CHECK ->
+                score.mark() + " of the " + milestone.criteria().size() + " criteria seen"
+                        + (milestone.criteria().stream()
+                                        .anyMatch(c -> c.floorPoints().isPresent())
+                                ? ", the underlined ones among them"
+                                : "");
             case PassRule.ScoreAtLeast score -> score.mark() + " points or more";
             case PassRule.AllSlots slots -> "every slot passed";
         };

@@ -39,13 +39,46 @@ class ShelfQueries {
                 .single();
     }
 
+    /** False when the milestone was edited since that version. */
+    boolean putNextVersion(UUID programId, Milestone milestone) {
+        int updated = jdbc.sql("""
+                        update milestone
+                        set short_name = :shortName, title = :title, instrument_free = :instrumentFree,
+                            applies_to = :appliesTo, version = :version
+                        where program_id = :programId and id = :id and version = :version - 1
+                        """)
+                .param("programId", programId)
+                .param("id", milestone.id())
+                .param("shortName", milestone.shortName())
+                .param("title", milestone.title())
+                .param("instrumentFree", milestone.instrumentFree())
+                .param("appliesTo", milestone.appliesTo().stream().sorted().toArray(String[]::new))
+                .param("version", milestone.version())
+                .update();
+        if (updated == 1) {
+            insertVersion(programId, milestone);
+        }
+        return updated == 1;
+    }
+
+    /** Takes it off the shelf or puts it back; what was set and heard stays. False when there is no such milestone. */
+    boolean setRetired(UUID programId, UUID milestoneId, boolean retired) {
+        return jdbc.sql("""
+                        update milestone set retired_at = case when :retired then coalesce(retired_at, now()) end
+                        where program_id = :programId and id = :id
+                        """)
+                        .param("programId", programId)
+                        .param("id", milestoneId)
+                        .param("retired", retired)
+                        .update()
+                == 1;
+    }
+
     void insertMilestone(UUID programId, Milestone milestone, int shelfOrder) {
-        RuleColumns rule = RuleColumns.of(milestone.passRule());
         jdbc.sql("""
                 insert into milestone (program_id, id, kind, short_name, title, instrument_free, applies_to, version,
-                                       pass_rule, pass_k, pass_n, pass_mark, shelf_order)
-                values (:programId, :id, :kind, :shortName, :title, :instrumentFree, :appliesTo, :version,
-                        :rule, :k, :n, :mark, :shelfOrder)
+                                       shelf_order)
+                values (:programId, :id, :kind, :shortName, :title, :instrumentFree, :appliesTo, :version, :shelfOrder)
                 """)
                 .param("programId", programId)
                 .param("id", milestone.id())
@@ -55,11 +88,25 @@ class ShelfQueries {
                 .param("instrumentFree", milestone.instrumentFree())
                 .param("appliesTo", milestone.appliesTo().stream().sorted().toArray(String[]::new))
                 .param("version", milestone.version())
+                .param("shelfOrder", shelfOrder)
+                .update();
+        insertVersion(programId, milestone);
+    }
+
+    /** The pass rule and criteria of the version a milestone has now. */
+    private void insertVersion(UUID programId, Milestone milestone) {
+        RuleColumns rule = RuleColumns.of(milestone.passRule());
+        jdbc.sql("""
+                insert into milestone_version (program_id, milestone_id, version, pass_rule, pass_k, pass_n, pass_mark)
+                values (:programId, :milestoneId, :version, :rule, :k, :n, :mark)
+                """)
+                .param("programId", programId)
+                .param("milestoneId", milestone.id())
+                .param("version", milestone.version())
                 .param("rule", rule.name())
                 .param("k", rule.k())
                 .param("n", rule.n())
                 .param("mark", rule.mark())
-                .param("shelfOrder", shelfOrder)
                 .update();
         for (Criterion criterion : milestone.criteria()) {
             jdbc.sql("""

@@ -101,7 +101,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return ResponseEntity.unprocessableContent()
                 .body(detail(
                         HttpStatus.UNPROCESSABLE_CONTENT,
-                        "The file is larger than 5 MB; nothing was changed.",
+                        "The file is larger than 10 MB; nothing was changed.",
                         "file"));
     }
 }

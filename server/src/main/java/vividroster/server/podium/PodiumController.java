@@ -30,6 +30,8 @@ import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.office.Office;
+import vividroster.server.outfit.Fits;
+import vividroster.server.outfit.StudentVariants;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -47,6 +49,8 @@ class PodiumController {
     private final Office office;
     private final InstrumentCatalog catalog;
     private final PainReports painReports;
+    private final StudentVariants variants;
+    private final Fits fits;
 
     PodiumController(
             SectionBoards boards,
@@ -55,7 +59,9 @@ class PodiumController {
             Library library,
             Office office,
             InstrumentCatalog catalog,
-            PainReports painReports) {
+            PainReports painReports,
+            StudentVariants variants,
+            Fits fits) {
         this.boards = boards;
         this.runs = runs;
         this.rosters = rosters;
@@ -63,6 +69,8 @@ class PodiumController {
         this.office = office;
         this.catalog = catalog;
         this.painReports = painReports;
+        this.variants = variants;
+        this.fits = fits;
     }
 
     record DivisionView(String name, int students) {}
@@ -108,6 +116,9 @@ class PodiumController {
     /** A report that nobody followed up yet; staff only. */
     record PainNote(UUID studentId, String name, String instrumentName, String place, LocalDate reportedOn) {}
 
+    /** @param studentId whose variant or fit is to be looked at again */
+    record DueReview(UUID studentId, String name, String what, LocalDate reviewOn, boolean overdue) {}
+
     record PodiumClass(
             UUID classId,
             String name,
@@ -121,7 +132,8 @@ class PodiumController {
             List<HearView> hear,
             int carriedOver,
             List<LookAfterView> lookAfter,
-            List<PainNote> pain) {}
+            List<PainNote> pain,
+            List<DueReview> reviews) {}
 
     /** @param rotation letter of the day; nextDay the next day any class meets, when none does on this one */
     record PodiumView(
@@ -241,7 +253,8 @@ class PodiumController {
                 hear,
                 carriedOver,
                 lookAfter(board),
-                pain(programId, board));
+                pain(programId, board),
+                reviews(programId, board, day));
     }
 
     private HearView hearView(UUID programId, SectionBoard board, SectionBoards.Column column, int minutes) {
@@ -280,6 +293,35 @@ class PodiumController {
                         catalog.withCode(report.instrument()).name(),
                         report.place(),
                         report.reportedOn()))
+                .toList();
+    }
+
+    /** Variants and fits whose day has come, longest due first. */
+    private List<DueReview> reviews(UUID programId, SectionBoard board, LocalDate day) {
+        Map<UUID, String> names = new LinkedHashMap<>();
+        board.rows().forEach(row -> names.put(row.student().id(), row.student().name()));
+        List<DueReview> due = new ArrayList<>();
+        variants.inUse(programId, names.keySet()).stream()
+                .filter(v -> v.review().orElseThrow().isDue(day))
+                .map(v -> new DueReview(
+                        v.studentId(),
+                        names.get(v.studentId()),
+                        v.name(),
+                        v.review().orElseThrow().on(),
+                        v.review().orElseThrow().isOverdue(day)))
+                .forEach(due::add);
+        fits.latest(programId, names.keySet()).stream()
+                .filter(fit -> fit.review().isDue(day))
+                .map(fit -> new DueReview(
+                        fit.studentId(),
+                        names.get(fit.studentId()),
+                        fit.title() + ", " + fit.result(),
+                        fit.review().on(),
+                        fit.review().isOverdue(day)))
+                .forEach(due::add);
+        return due.stream()
+                .sorted(Comparator.comparing(DueReview::reviewOn))
+                .limit(6)
                 .toList();
     }
 

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,7 @@ import org.springframework.stereotype.Repository;
 import vividroster.core.instrument.Family;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.SectionScope;
+import vividroster.core.season.Carried;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.server.platform.Rows;
 import vividroster.server.roster.ScopeRequest;
@@ -41,30 +43,34 @@ class OrderQueries {
 
     /** Orders not withdrawn with a scope in one of these classes or across classes. */
     List<MilestoneOrder> findReaching(UUID programId, Collection<UUID> classIds) {
-        return orders(jdbc.sql(SELECT + """
+        return orders(
+                programId,
+                jdbc.sql(SELECT + """
                         where o.program_id = :programId
                           and o.withdrawn_at is null
                           and (s.class_id = any(:classIds) or s.class_id is null)
                         order by o.due_on, o.id, s.ordinal
                         """)
-                .param("programId", programId)
-                .param("classIds", Rows.array(classIds))
-                .query(OrderQueries::row)
-                .list());
+                        .param("programId", programId)
+                        .param("classIds", Rows.array(classIds))
+                        .query(OrderQueries::row)
+                        .list());
     }
 
     /** Orders not withdrawn of any of these milestones. */
     List<MilestoneOrder> findOf(UUID programId, Collection<UUID> milestoneIds) {
-        return orders(jdbc.sql(SELECT + """
+        return orders(
+                programId,
+                jdbc.sql(SELECT + """
                         where o.program_id = :programId
                           and o.withdrawn_at is null
                           and o.milestone_id = any(:milestoneIds)
                         order by o.due_on, o.id, s.ordinal
                         """)
-                .param("programId", programId)
-                .param("milestoneIds", Rows.array(milestoneIds))
-                .query(OrderQueries::row)
-                .list());
+                        .param("programId", programId)
+                        .param("milestoneIds", Rows.array(milestoneIds))
+                        .query(OrderQueries::row)
+                        .list());
     }
 
     /** False when an order with this id is there already. */
@@ -105,7 +111,73 @@ class OrderQueries {
                     .param("division", columns.division())
                     .update();
         }
+        insertCarried(programId, order);
         return true;
+    }
+
+    private void insertCarried(UUID programId, MilestoneOrder order) {
+        int ordinal = 0;
+        for (Carried carried : order.carried()) {
+            jdbc.sql("""
+                    insert into order_carry (program_id, order_id, ordinal, family, instrument, division, line_id, place,
+                                             pattern, drill)
+                    values (:programId, :orderId, :ordinal, :family, :instrument, :division, :lineId, :place, :pattern,
+                            :drill)
+                    """)
+                    .param("programId", programId)
+                    .param("orderId", order.id())
+                    .param("ordinal", ++ordinal)
+                    .param(
+                            "family",
+                            carried.whom() instanceof Carried.OfFamily of
+                                    ? of.family().name()
+                                    : null)
+                    .param("instrument", carried.whom() instanceof Carried.OfSection of ? of.instrument() : null)
+                    .param(
+                            "division",
+                            carried.whom() instanceof Carried.OfSection of
+                                    ? of.division().orElse(null)
+                                    : null)
+                    .param("lineId", carried.lineId().orElse(null), java.sql.Types.OTHER)
+                    .param("place", carried.place())
+                    .param("pattern", carried.pattern())
+                    .param("drill", carried.drill())
+                    .update();
+        }
+    }
+
+    private Map<UUID, List<Carried>> findCarried(UUID programId, Collection<UUID> orderIds) {
+        Map<UUID, List<Carried>> carried = new HashMap<>();
+        if (orderIds.isEmpty()) {
+            return carried;
+        }
+        jdbc.sql("""
+                        select order_id, family, instrument, division, line_id, place, pattern, drill
+                        from order_carry
+                        where program_id = :programId and order_id = any(:orderIds)
+                        order by order_id, ordinal
+                        """)
+                .param("programId", programId)
+                .param("orderIds", Rows.array(orderIds))
+                .query(row -> {
+                    carried.computeIfAbsent(Rows.id(row, "order_id"), id -> new ArrayList<>())
+                            .add(new Carried(
+                                    whom(row),
+                                    Optional.ofNullable(Rows.id(row, "line_id")),
+                                    row.getString("place"),
+                                    row.getString("pattern"),
+                                    row.getString("drill")));
+                });
+        return carried;
+    }
+
+    private static Carried.Whom whom(ResultSet row) throws SQLException {
+        if (row.getString("instrument") != null) {
+            return new Carried.OfSection(row.getString("instrument"), Optional.ofNullable(row.getString("division")));
+        }
+        return row.getString("family") == null
+                ? new Carried.Everybody()
+                : new Carried.OfFamily(Family.valueOf(row.getString("family")));
     }
 
     /** False when there is no such order or it was withdrawn before. */
@@ -121,10 +193,11 @@ class OrderQueries {
                 == 1;
     }
 
-    private static List<MilestoneOrder> orders(List<Row> rows) {
+    private List<MilestoneOrder> orders(UUID programId, List<Row> rows) {
         Map<UUID, List<Row>> byOrder = new LinkedHashMap<>();
         rows.forEach(row ->
                 byOrder.computeIfAbsent(row.id(), id -> new ArrayList<>()).add(row));
+        Map<UUID, List<Carried>> carried = findCarried(programId, byOrder.keySet());
         return byOrder.values().stream()
                 .map(of -> {
                     Row first = of.getFirst();
@@ -134,7 +207,8 @@ class OrderQueries {
                             first.setOn(),
                             first.dueOn(),
                             first.evidence(),
-                            of.stream().map(Row::scope).toList());
+                            of.stream().map(Row::scope).toList(),
+                            carried.getOrDefault(first.id(), List.of()));
                 })
                 .toList();
     }

@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -61,6 +62,13 @@ public class Orders {
                 throw Problem.input(
                         "dueOn", "An order lies within the school year, " + year.first() + " to " + year.last() + ".");
             }
+            order.carried().stream()
+                    .flatMap(carried -> carried.lineId().stream())
+                    .filter(lineId -> library.milestone(programId, lineId).kind() != MilestoneKind.LINE)
+                    .findFirst()
+                    .ifPresent(lineId -> {
+                        throw Problem.input("carries", "A check carries a line of a book, nothing else.");
+                    });
             if (!reachesSomebody(programId, order, milestone)) {
                 throw Problem.input(
                         "scopes",

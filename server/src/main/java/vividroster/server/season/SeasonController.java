@@ -23,9 +23,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.instrument.Family;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.SectionScope;
+import vividroster.core.season.Carried;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.office.Office;
@@ -65,7 +67,8 @@ class SeasonController {
             LocalDate dueOn,
             boolean substituteAccepted,
             boolean partnerCheckPasses,
-            List<ScopeRequest> scopes) {}
+            List<ScopeRequest> scopes,
+            List<CarryRequest> carries) {}
 
     /** @param orderId made by the client, so that sending twice orders once */
     record WantedMilestone(
@@ -85,7 +88,63 @@ class SeasonController {
 
             @NotNull(message = "Choose a due day.") LocalDate dueOn,
             boolean substituteAccepted,
-            boolean partnerCheckPasses) {}
+            boolean partnerCheckPasses,
+
+            @Absent @Size(max = 40, message = "At most 40 sections carry something of their own.")
+            List<@Valid @NotNull CarryRequest> carries) {}
+
+    /**
+     * What the check carries for a family, a section or a division of one, or for everybody when none is named.
+     *
+     * @param place the string, position or register
+     * @param pattern the finger pattern
+     */
+    record CarryRequest(
+            @Absent Family family,
+            @Absent String instrument,
+            @Absent String division,
+            @Absent UUID lineId,
+
+            @Absent @Size(max = 120, message = "At most 120 letters.")
+            String place,
+
+            @Absent @Size(max = 120, message = "At most 120 letters.")
+            String pattern,
+
+            @Absent @Size(max = 200, message = "At most 200 letters.")
+            String drill) {
+
+        static CarryRequest of(Carried carried) {
+            Carried.OfSection section = carried.whom() instanceof Carried.OfSection of ? of : null;
+            return new CarryRequest(
+                    carried.whom() instanceof Carried.OfFamily of ? of.family() : null,
+                    section == null ? null : section.instrument(),
+                    section == null ? null : section.division().orElse(null),
+                    carried.lineId().orElse(null),
+                    carried.place(),
+                    carried.pattern(),
+                    carried.drill());
+        }
+
+        private static String words(String text) {
+            return text == null ? "" : text.strip();
+        }
+
+        Carried toCarried(InstrumentCatalog catalog) {
+            if (instrument != null && !catalog.has(instrument)) {
+                throw Problem.input("carries", "\"" + instrument + "\" is not an instrument of the catalog.");
+            }
+            Carried.Whom whom = instrument != null
+                    ? new Carried.OfSection(
+                            instrument, Optional.ofNullable(division).filter(d -> !d.isBlank()))
+                    : family != null ? new Carried.OfFamily(family) : new Carried.Everybody();
+            try {
+                return new Carried(whom, Optional.ofNullable(lineId), words(place), words(pattern), words(drill));
+            } catch (IllegalArgumentException e) {
+                throw Problem.input("carries", "Say what the section carries: a line, a place, a pattern or a drill.");
+            }
+        }
+    }
 
     @GetMapping("/year")
     @Operation(operationId = "year", summary = "The school year by weeks, with breaks and flags")
@@ -157,9 +216,18 @@ class SeasonController {
                 .map(scope -> scope.toScope(catalog))
                 .distinct()
                 .toList();
+        List<Carried> carried = request.carries() == null
+                ? List.of()
+                : request.carries().stream().map(c -> c.toCarried(catalog)).toList();
+        if (!carried.isEmpty() && request.milestones().size() > 1) {
+            throw Problem.input("carries", "Order one check at a time when sections carry something of their own.");
+        }
+        if (carried.stream().map(Carried::whom).distinct().count() < carried.size()) {
+            throw Problem.input("carries", "A section is named twice; it carries one thing.");
+        }
         List<MilestoneOrder> wanted = request.milestones().stream()
                 .map(m -> new MilestoneOrder(
-                        m.orderId(), m.milestoneId(), request.setOn(), request.dueOn(), evidence, scopes))
+                        m.orderId(), m.milestoneId(), request.setOn(), request.dueOn(), evidence, scopes, carried))
                 .toList();
         orders.set(person.programId(), person.accountId(), wanted);
         return wanted.stream().map(SeasonController::view).toList();
@@ -181,6 +249,7 @@ class SeasonController {
                 order.dueOn(),
                 order.evidence().contains(Evidence.SUBSTITUTE),
                 order.evidence().contains(Evidence.PARTNER_CHECK),
-                order.scopes().stream().map(ScopeRequest::of).toList());
+                order.scopes().stream().map(ScopeRequest::of).toList(),
+                order.carried().stream().map(CarryRequest::of).toList());
     }
 }
