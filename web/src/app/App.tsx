@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { lazy, Suspense } from "react";
 import { Navigate, Route, Routes } from "react-router";
 import { Problem } from "../api/http";
 import { FolderPage } from "../features/folder/FolderPage";
@@ -6,16 +7,33 @@ import { HearPage } from "../features/hear/HearPage";
 import { RunPage } from "../features/hear/RunPage";
 import { CheckPage } from "../features/library/CheckPage";
 import { LibraryPage } from "../features/library/LibraryPage";
-import { OfficePage } from "../features/office/OfficePage";
 import { PodiumPage } from "../features/podium/PodiumPage";
 import { BeltsPage } from "../features/roster/BeltsPage";
 import { BoardPage } from "../features/roster/BoardPage";
 import { StudentsPage } from "../features/roster/StudentsPage";
 import { SeasonPage } from "../features/season/SeasonPage";
-import { Failed } from "../ui/parts";
+import { Failed, Skeleton } from "../ui/parts";
 import { meQuery } from "./queries";
 import { Shell } from "./Shell";
 import { SignIn } from "./SignIn";
+
+/** Screens that are not needed on the podium come when they are opened. */
+const CheckEditPage = lazy(async () => ({
+  default: (await import("../features/library/CheckEditPage")).CheckEditPage,
+}));
+const FitPage = lazy(async () => ({ default: (await import("../features/fit/FitPage")).FitPage }));
+const PartnerCheckPage = lazy(async () => ({
+  default: (await import("../features/partners/PartnerCheckPage")).PartnerCheckPage,
+}));
+const PartnerSetupPage = lazy(async () => ({
+  default: (await import("../features/partners/PartnerSetupPage")).PartnerSetupPage,
+}));
+const OrderSheetPage = lazy(async () => ({
+  default: (await import("../features/season/OrderSheetPage")).OrderSheetPage,
+}));
+const OfficePage = lazy(async () => ({
+  default: (await import("../features/office/OfficePage")).OfficePage,
+}));
 
 export function App() {
   const me = useQuery(meQuery);
@@ -31,23 +49,38 @@ export function App() {
   }
   return (
     <Shell me={me.data}>
-      <Routes>
-        <Route path="/podium" element={<PodiumPage />} />
-        <Route path="/season" element={<SeasonPage director={me.data.role === "DIRECTOR"} />} />
-        <Route path="/library" element={<LibraryPage director={me.data.role === "DIRECTOR"} />} />
-        <Route path="/library/checks/:milestoneId" element={<CheckPage />} />
-        <Route path="/hear" element={<HearPage />} />
-        <Route path="/hear/:milestoneId" element={<RunPage />} />
-        <Route path="/roster" element={<BoardPage />} />
-        <Route path="/roster/belts" element={<BeltsPage />} />
-        <Route path="/roster/students" element={<StudentsPage />} />
-        <Route
-          path="/roster/students/:studentId"
-          element={<FolderPage director={me.data.role === "DIRECTOR"} />}
-        />
-        <Route path="/office" element={<OfficePage director={me.data.role === "DIRECTOR"} />} />
-        <Route path="*" element={<Navigate to="/podium" replace />} />
-      </Routes>
+      <Suspense fallback={<Skeleton rows={9} />}>
+        <Routes>
+          <Route path="/podium" element={<PodiumPage />} />
+          <Route path="/season" element={<SeasonPage director={me.data.role === "DIRECTOR"} />} />
+          <Route path="/season/sheet" element={<OrderSheetPage />} />
+          <Route path="/library" element={<LibraryPage director={me.data.role === "DIRECTOR"} />} />
+          {me.data.role === "DIRECTOR" && (
+            <>
+              <Route path="/library/checks/new" element={<CheckEditPage />} />
+              <Route path="/library/checks/:milestoneId/edit" element={<CheckEditPage />} />
+            </>
+          )}
+          <Route
+            path="/library/checks/:milestoneId"
+            element={<CheckPage director={me.data.role === "DIRECTOR"} />}
+          />
+          <Route path="/hear" element={<HearPage />} />
+          <Route path="/hear/:milestoneId" element={<RunPage />} />
+          <Route path="/hear/:milestoneId/partners" element={<PartnerSetupPage />} />
+          <Route path="/hear/partners/:partnerCheckId" element={<PartnerCheckPage />} />
+          <Route path="/roster" element={<BoardPage />} />
+          <Route path="/roster/fit" element={<FitPage />} />
+          <Route path="/roster/belts" element={<BeltsPage />} />
+          <Route path="/roster/students" element={<StudentsPage />} />
+          <Route
+            path="/roster/students/:studentId"
+            element={<FolderPage director={me.data.role === "DIRECTOR"} />}
+          />
+          <Route path="/office" element={<OfficePage director={me.data.role === "DIRECTOR"} />} />
+          <Route path="*" element={<Navigate to="/podium" replace />} />
+        </Routes>
+      </Suspense>
     </Shell>
   );
 }

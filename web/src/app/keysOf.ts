@@ -21,11 +21,16 @@ const hearing: Keys = [
   [["S"], "whole section at once, and back"],
 ];
 
+const grid: Keys = [
+  [["1", "–", "9"], "whole section at once: mark the fault of the student outlined"],
+  [["←", "→"], "criterion before, criterion after"],
+];
+
 const season: Keys = [[["O"], "order milestones"]];
 
 /** The keys a screen listens to. */
 export function keysOf(path: string): Keys {
-  if (/^\/hear\/./.test(path)) return [...hearing, ...everywhere];
+  if (/^\/hear\/(?!partners)[^/]+$/.test(path)) return [...hearing, ...grid, ...everywhere];
   if (path.startsWith("/season")) return [...season, ...everywhere];
   return everywhere;
 }

@@ -42,6 +42,12 @@ export const instrumentsQuery = queryOptions({
   staleTime: Infinity,
 });
 
+/** The family of each instrument, by code. */
+export const familyOf = queryOptions({
+  ...instrumentsQuery,
+  select: (instruments: Instrument[]) => new Map(instruments.map((i) => [i.code, i.family])),
+});
+
 export const libraryQuery = queryOptions({
   queryKey: ["library"],
   queryFn: () => get<LibraryView>("/api/library"),

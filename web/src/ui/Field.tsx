@@ -1,5 +1,11 @@
 import clsx from "clsx";
-import { useId, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes } from "react";
+import {
+  useId,
+  type InputHTMLAttributes,
+  type ReactNode,
+  type SelectHTMLAttributes,
+  type TextareaHTMLAttributes,
+} from "react";
 
 interface Labelled {
   label: string;
@@ -70,5 +76,51 @@ export function SelectField({
         {...rest}
       />
     </Frame>
+  );
+}
+
+export function AreaField({
+  label,
+  error,
+  hint,
+  className,
+  ...rest
+}: Labelled & TextareaHTMLAttributes<HTMLTextAreaElement>) {
+  const id = useId();
+  return (
+    <Frame id={id} label={label} error={error} hint={hint}>
+      <textarea
+        id={id}
+        aria-invalid={Boolean(error)}
+        aria-describedby={described(id, { label, error, hint })}
+        className={clsx("textarea hairline bg-base-100 w-full border-[1.5px] leading-snug", className)}
+        {...rest}
+      />
+    </Frame>
+  );
+}
+
+/** A bare input in a row of others; the row's words are its label. */
+export function Cell({
+  className,
+  ...rest
+}: InputHTMLAttributes<HTMLInputElement> & { "aria-label": string }) {
+  return (
+    <input
+      className={clsx(
+        "input input-sm hairline bg-base-100 h-9 w-full border-[1.5px] text-[0.95rem]",
+        className,
+      )}
+      {...rest}
+    />
+  );
+}
+
+export function Tick({ label, ...rest }: { label: ReactNode } & InputHTMLAttributes<HTMLInputElement>) {
+  return (
+    <label className="flex items-start gap-2.5">
+      <input type="checkbox" className="checkbox checkbox-sm mt-0.5" {...rest} />
+      <span>{label}</span>
+    </label>
   );
 }

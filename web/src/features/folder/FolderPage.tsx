@@ -1,18 +1,23 @@
 import { useQuery } from "@tanstack/react-query";
-import { useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { shortDay } from "../../app/days";
+import { scopeSearch, useScope } from "../../app/scope";
 import { BeltStrip } from "../../ui/BeltStrip";
 import { MarkLegend } from "../../ui/MarkLegend";
 import { Chip, Empty, Failed, Skeleton } from "../../ui/parts";
+import { KeptFits } from "../fit/KeptFits";
 import { PainReports } from "../wellbeing/PainReports";
 import { FolderMilestones } from "./FolderMilestones";
 import { folderQuery } from "./folder.queries";
+import { HelpedOfStudent } from "./HelpedOfStudent";
 import { LeaveClass } from "./LeaveClass";
+import { VariantsOfStudent } from "./VariantsOfStudent";
 
 /** One student: every class and instrument, every milestone, every try. */
 export function FolderPage({ director }: { director: boolean }) {
   const { studentId = "" } = useParams();
   const folder = useQuery(folderQuery(studentId));
+  const { search } = useScope();
   if (folder.isError) return <Failed error={folder.error} again={() => void folder.refetch()} />;
   if (!folder.data) return <Skeleton rows={9} />;
   const { name, seats, instruments } = folder.data;
@@ -38,6 +43,19 @@ export function FolderPage({ director }: { director: boolean }) {
         {director && <LeaveClass studentId={studentId} name={name} seats={seats} />}
       </div>
       <PainReports studentId={studentId} />
+      <VariantsOfStudent studentId={studentId} />
+      <div className="grid gap-x-10 lg:grid-cols-2">
+        <HelpedOfStudent studentId={studentId} />
+        <div className="mb-6">
+          <KeptFits studentId={studentId} name={name} />
+          <Link
+            className="btn btn-sm btn-outline hairline mt-2 font-semibold"
+            to={{ pathname: "/roster/fit", search: `${scopeSearch(search, {})}&student=${studentId}` }}
+          >
+            Measure a fit
+          </Link>
+        </div>
+      </div>
       {instruments.length === 0 && <Empty>No seat yet, so nothing is set.</Empty>}
       {instruments.map((instrument) => (
         <section

@@ -4,9 +4,21 @@ import type { Outcome, Run } from "../../api/types";
 import { useKeys } from "../../app/useKeys";
 import { Button, Empty, Kbd } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
-import { emptyGrid, gridReducer, isMissed, marksOf, missedCount, outcomeOf } from "./checkGrid";
-import { milestoneName } from "./HearPage";
-import { countWords, outcomeWords } from "./run";
+import {
+  countsTries,
+  emptyGrid,
+  gridColumns,
+  gridReducer,
+  marksOf,
+  missedCount,
+  outcomeOf,
+  rowWords,
+  triesInRun,
+} from "./checkGrid";
+import { GridRow } from "./GridRow";
+import { countWords } from "./run";
+import { useVariants, VariantPick } from "./VariantPick";
+import { WhatToTry } from "./WhatToTry";
 import type { useRun } from "./useRun";
 
 interface Props {
@@ -15,163 +27,166 @@ interface Props {
   onBack: () => void;
 }
 
-/** A check run on a whole section: one tap marks the fault seen, no tap means fine. */
+const head = "small soft px-1.5 pb-1 text-left align-bottom font-normal";
+
+/** A check run on a whole section: one tap marks the fault seen, no tap means fine. Counted tries go round by round. */
 export function CheckGrid({ run, live, onBack }: Props) {
   const toast = useToast();
   const [grid, dispatch] = useReducer(gridReducer, emptyGrid);
+  const variants = useVariants(run.milestone.id);
   const open = run.players.filter((player) => live.state.queue.includes(player.studentId));
-  const { criteria } = run.milestone;
+  const columns = gridColumns(run.milestone);
   const ids = open.map((player) => player.studentId);
-  const of = { rows: open.length, columns: criteria.length };
-  const outcomes = ids.map((id) => outcomeOf(grid, id));
-  const toggle = (studentId: string | undefined, ordinal: number | undefined) =>
-    studentId && ordinal && dispatch({ type: "toggle", studentId, ordinal });
-  const current = ids[grid.row];
+  const row = Math.min(grid.row, Math.max(0, ids.length - 1));
+  const of = { rows: open.length, columns: columns.length };
+  const outcomes = ids.map((id) => outcomeOf(grid, run.milestone, id));
+  const offers = variants.offered.length > 0;
+  const counted = countsTries(run.milestone);
+  const tries = triesInRun(live.state.made);
+  const round = Math.max(0, ...ids.map((id) => tries.get(id)?.length ?? 0)) + 1;
+  const current = open[row];
+  const toggle = (ordinal: number | undefined) =>
+    current && ordinal && dispatch({ type: "toggle", studentId: current.studentId, ordinal });
   const recordAll = () => {
     if (ids.length === 0) return;
-    const byId = new Map<string, Outcome>(ids.map((id) => [id, outcomeOf(grid, id)]));
+    const byId = new Map<string, Outcome>(ids.map((id) => [id, outcomeOf(grid, run.milestone, id)]));
     live.recordSection(byId, (id) => marksOf(grid, run.milestone, id));
-    toast(`Recorded: ${countWords(outcomes)}`);
+    dispatch({ type: "nextTry" });
+    toast(
+      counted ? `Try ${round} recorded: ${tryWords(outcomes)}` : `Recorded: ${recordWords(run, outcomes)}`,
+    );
   };
   useKeys({
-    ...Object.fromEntries(criteria.map((c) => [String(c.ordinal), () => toggle(current, c.ordinal)])),
+    ...Object.fromEntries(columns.map((c) => [String(c.ordinal), () => toggle(c.ordinal)])),
     ArrowDown: () => dispatch({ type: "move", rows: 1, columns: 0, of }),
     ArrowUp: () => dispatch({ type: "move", rows: -1, columns: 0, of }),
     ArrowRight: () => dispatch({ type: "move", rows: 0, columns: 1, of }),
     ArrowLeft: () => dispatch({ type: "move", rows: 0, columns: -1, of }),
-    " ": () => toggle(current, criteria[grid.column]?.ordinal),
-    a: () => current && dispatch({ type: "absent", studentId: current }),
+    " ": () => toggle(columns[grid.column]?.ordinal),
+    a: () => current && dispatch({ type: "absent", studentId: current.studentId }),
     Enter: recordAll,
   });
   return (
     <section aria-label="Whole section at once">
       <div className="mb-3 flex flex-wrap items-baseline gap-3">
-        <h2 className="text-[1.6rem]">Tap the fault you see</h2>
-        <p className="small soft">{milestoneName(run.milestone)}. No tap means fine.</p>
+        <h2 className="text-[1.6rem]">{counted ? `Try ${round}: tap` : "Tap"} the fault you see</h2>
+        <p className="small soft">
+          No tap means fine.
+          {counted && ` ${run.milestone.passRule} pass: down, set again, play.`}
+        </p>
         <Button small className="ml-auto" onClick={onBack}>
           <Kbd>S</Kbd> one by one
         </Button>
       </div>
-      {open.length === 0 && <Empty>Nobody is left to mark.</Empty>}
-      {open.length > 0 && (
+      {!current && <Empty>Nobody is left to mark.</Empty>}
+      {current && (
         <>
-          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Students and criteria">
+          <div className="overflow-x-auto pb-1" tabIndex={0} role="region" aria-label="Students and criteria">
             <table className="w-full border-separate border-spacing-0">
               <thead>
                 <tr>
-                  <th scope="col" className="small soft pr-3 pb-1 text-left align-bottom font-normal">
+                  <th scope="col" className={clsx(head, "pr-3 pl-1")}>
                     Student
                   </th>
-                  {criteria.map((c) => (
+                  {columns.map((c) => (
                     <th
                       key={c.ordinal}
                       scope="col"
-                      className="min-w-[5.2rem] px-1.5 pb-1.5 text-left align-bottom text-[0.82rem] leading-tight font-normal"
+                      className={clsx(
+                        "min-w-[5.2rem] px-1.5 pb-1.5 text-left align-bottom text-[0.82rem] leading-tight font-normal",
+                        c.mustSee && "underline underline-offset-3",
+                      )}
                     >
                       <Kbd>{c.ordinal}</Kbd>
                       <span className="mt-1 block">{c.name}</span>
                     </th>
                   ))}
-                  <th scope="col" className="small soft px-1.5 pb-1 text-left align-bottom font-normal">
+                  <th scope="col" className={head}>
                     Away
                   </th>
+                  {counted && (
+                    <th scope="col" className={clsx(head, "px-2")}>
+                      Tries now
+                    </th>
+                  )}
+                  {offers && (
+                    <th scope="col" className={head}>
+                      Variant
+                    </th>
+                  )}
                 </tr>
               </thead>
               <tbody>
-                {open.map((player, row) => (
-                  <tr key={player.studentId} className={clsx(row === grid.row && "bg-base-200")}>
-                    <th
-                      scope="row"
-                      className="border-t border-[var(--hairline)] py-1 pr-3 pl-1 text-left font-semibold whitespace-nowrap"
-                    >
-                      {player.name}
-                      <span className="small soft ml-2 font-normal">
-                        {outcomes[row] === "PASS" ? "" : outcomeWords[outcomes[row]!]}
-                      </span>
-                    </th>
-                    {criteria.map((c, column) => (
-                      <td key={c.ordinal} className="border-t border-[var(--hairline)] p-1">
-                        <GridCell
-                          label={`${player.name}: ${c.name}`}
-                          on={isMissed(grid, player.studentId, c.ordinal)}
-                          away={grid.absent.has(player.studentId)}
-                          current={row === grid.row && column === grid.column}
-                          onPress={() => {
-                            toggle(player.studentId, c.ordinal);
-                            dispatch({ type: "at", row, column });
-                          }}
-                        />
-                      </td>
-                    ))}
-                    <td className="border-t border-[var(--hairline)] p-1">
-                      <GridCell
-                        label={`${player.name} is absent`}
-                        on={grid.absent.has(player.studentId)}
-                        onPress={() => dispatch({ type: "absent", studentId: player.studentId })}
-                      />
-                    </td>
-                  </tr>
+                {open.map((player, i) => (
+                  <GridRow
+                    key={player.studentId}
+                    player={player}
+                    row={i}
+                    columns={columns}
+                    missed={grid.missed.get(player.studentId)}
+                    away={grid.absent.has(player.studentId)}
+                    words={rowWords(grid, run.milestone, player.studentId)}
+                    tries={counted ? (tries.get(player.studentId) ?? none) : undefined}
+                    goodTries={live.standings.get(player.studentId)?.goodTries ?? 0}
+                    passK={run.milestone.passK}
+                    current={i === row ? grid.column : undefined}
+                    variant={offers && <VariantPick player={player} variants={variants} />}
+                    dispatch={dispatch}
+                  />
                 ))}
               </tbody>
               <tfoot>
                 <tr className="small soft">
                   <th
                     scope="row"
-                    className="border-base-content border-t-[1.5px] py-1.5 text-left font-normal"
+                    className="border-base-content border-t-[1.5px] py-1.5 pl-1 text-left font-normal"
                   >
                     Not seen
                   </th>
-                  {criteria.map((c) => (
+                  {columns.map((c) => (
                     <td key={c.ordinal} className="border-base-content border-t-[1.5px] px-1.5">
                       {missedCount(grid, ids, c.ordinal)} of {ids.length}
                     </td>
                   ))}
-                  <td className="border-base-content border-t-[1.5px]" />
+                  <td
+                    className="border-base-content border-t-[1.5px]"
+                    colSpan={1 + (counted ? 1 : 0) + (offers ? 1 : 0)}
+                  />
                 </tr>
               </tfoot>
             </table>
           </div>
-          <div className="bg-base-100 hairline sticky bottom-0 mt-3 flex flex-wrap items-center gap-4 border-t-[1.5px] py-3">
+          <div className="bg-base-100 hairline sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-4 border-t-[1.5px] py-3">
             <Button look="primary" onClick={recordAll}>
-              Record {countWords(outcomes)} <Kbd>Enter</Kbd>
+              {counted
+                ? `Record try ${round}: ${tryWords(outcomes)}`
+                : `Record ${recordWords(run, outcomes)}`}{" "}
+              <Kbd>Enter</Kbd>
             </Button>
             <span className="small soft">
-              <Kbd>↑</Kbd> <Kbd>↓</Kbd> student &nbsp; <Kbd>1</Kbd>–<Kbd>{criteria.length}</Kbd> fault &nbsp;{" "}
-              <Kbd>A</Kbd> absent
+              <Kbd>↑</Kbd> <Kbd>↓</Kbd> student &nbsp; <Kbd>1</Kbd>
+              {columns.length > 1 && (
+                <>
+                  –<Kbd>{columns.length}</Kbd>
+                </>
+              )}{" "}
+              fault &nbsp; <Kbd>A</Kbd> absent
             </span>
           </div>
+          <WhatToTry key={current.studentId} milestoneId={run.milestone.id} player={current} />
         </>
       )}
     </section>
   );
 }
 
-interface CellProps {
-  label: string;
-  on: boolean;
-  away?: boolean;
-  current?: boolean;
-  onPress: () => void;
-}
+const none: readonly Outcome[] = [];
 
-function GridCell({ label, on, away, current, onPress }: CellProps) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      aria-pressed={on}
-      onClick={(event) => {
-        onPress();
-        if (event.detail > 0) event.currentTarget.blur();
-      }}
-      className={clsx(
-        "h-11 w-full min-w-11 rounded-lg border-[1.5px] text-lg leading-none",
-        on ? "bg-neutral text-neutral-content border-neutral" : "hairline hover:bg-base-200",
-        away && "opacity-40",
-        current && "outline-2 outline-offset-1 outline-[var(--now)]",
-      )}
-    >
-      <span aria-hidden>{on ? "×" : ""}</span>
-    </button>
-  );
-}
+const tryWords = (outcomes: readonly Outcome[]) =>
+  countWords(outcomes).replace("passed", "good").replace("not yet", "not good");
+
+/** Where criteria are counted, the server says who has passed. */
+const recordWords = (run: Run, outcomes: readonly Outcome[]) =>
+  run.milestone.passMark === undefined
+    ? countWords(outcomes)
+    : `${outcomes.length} ${outcomes.length === 1 ? "student" : "students"}`;

@@ -32,6 +32,13 @@ export function LineCard({ milestone, player }: { milestone: Milestone; player: 
           <Chip>{player.standing.goodTries} good so far</Chip>
         )}
       </div>
+      {player.carried && (
+        <p className="border-base-content rounded-[10px] border-[1.5px] px-3.5 py-2">
+          <b>{[player.carried.line, player.carried.place].filter(Boolean).join(", ")}</b>
+          {player.carried.pattern && <span> · {player.carried.pattern}</span>}
+          {player.carried.drill && <span className="soft block">{player.carried.drill}</span>}
+        </p>
+      )}
       {milestone.conditions && <p className="soft">{milestone.conditions}.</p>}
     </div>
   );

@@ -16,9 +16,16 @@ interface Props {
 /** The large keys: each names its key, one press marks and moves on. */
 export function OutcomeKeys({ marking, milestone, marks, next, onPass, onOutcome, onExcuse }: Props) {
   const missing = marking === "points" && nextCriterion(milestone, marks) !== undefined;
-  const notSeen = marking === "seen" && [...marks.values()].some((points) => points === 0);
+  const missed = marking === "seen" ? [...marks.values()].filter((points) => points === 0).length : 0;
   const firstName = next?.split(" ")[0];
-  const recordWords = marking === "points" ? "Record" : notSeen ? "Record not seen" : "Passed";
+  const recordWords =
+    marking === "points"
+      ? "Record"
+      : missed === 0
+        ? "Passed"
+        : milestone.passMark === undefined
+          ? "Record not seen"
+          : `Record ${milestone.criteria.length - missed} of ${milestone.criteria.length} seen`;
   return (
     <div className="grid grid-cols-2 gap-3 lg:grid-cols-4" role="group" aria-label="Outcome">
       <OutcomeKey

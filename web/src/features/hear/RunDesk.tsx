@@ -12,6 +12,7 @@ import { ExcuseReasons } from "./ExcuseReasons";
 import { LineCard } from "./LineCard";
 import { OutcomeKeys } from "./OutcomeKeys";
 import { TriesSoFar } from "./TriesSoFar";
+import { useVariants, VariantPick } from "./VariantPick";
 import { WhatToTry } from "./WhatToTry";
 import { markingOf, nextCriterion, outcomeWords, playerPlace } from "./run";
 import type { Excuse, useRun } from "./useRun";
@@ -32,6 +33,8 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
   const player = run.players.find((p) => p.studentId === state.queue[0]);
   const next = run.players.find((p) => p.studentId === state.queue[1]);
   const marking = markingOf(run.milestone);
+  const isCheck = run.milestone.kind === "TECHNIQUE_CHECK";
+  const variants = useVariants(run.milestone.id, isCheck);
   const complete = marking !== "points" || nextCriterion(run.milestone, state.marks) === undefined;
   const mark = (outcome: Outcome, excuse?: Excuse) => {
     if (!player) return;
@@ -88,6 +91,15 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
         </span>
       </div>
       <LineCard milestone={run.milestone} player={player} />
+      {isCheck && variants.offered.length > 0 && (
+        <div className="mb-3 flex flex-wrap items-center gap-x-3">
+          <span className="soft">Uses</span>
+          <VariantPick key={player.studentId} player={player} variants={variants} />
+          {variants.stepsOf(player.studentId) && (
+            <span className="small soft">{variants.stepsOf(player.studentId)?.[0]}</span>
+          )}
+        </div>
+      )}
       {marking !== "ear" && (
         <CriteriaMarks
           milestone={run.milestone}
@@ -168,7 +180,9 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
       {hurting === player.studentId && (
         <ReportPain key={player.studentId} player={player} onDone={() => setHurting(undefined)} />
       )}
-      {run.milestone.kind === "TECHNIQUE_CHECK" && <WhatToTry milestoneId={run.milestone.id} />}
+      {isCheck && (
+        <WhatToTry key={`try ${player.studentId}`} milestoneId={run.milestone.id} player={player} />
+      )}
       <TriesSoFar studentId={player.studentId} milestoneId={run.milestone.id} />
       <BeltStripOfStudent studentId={player.studentId} milestoneId={run.milestone.id} />
     </>

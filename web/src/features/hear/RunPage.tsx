@@ -50,7 +50,7 @@ function LiveRun({ run }: { run: Run }) {
         aria-label="Desk"
         className="flex min-w-0 flex-col md:border-l-[1.5px] md:border-[var(--hairline)] md:pl-[22px]"
       >
-        {atOnce && run.milestone.kind === "TECHNIQUE_CHECK" && run.milestone.criteria.length > 0 ? (
+        {atOnce && run.milestone.kind === "TECHNIQUE_CHECK" ? (
           <CheckGrid run={run} live={live} onBack={() => setAtOnce(false)} />
         ) : atOnce ? (
           <SectionAtOnce run={run} live={live} onBack={() => setAtOnce(false)} />

@@ -3,7 +3,7 @@ import type { Run } from "../../api/types";
 import { duration } from "../../app/days";
 import { ProgressMark } from "../../ui/ProgressMark";
 import { milestoneName } from "./HearPage";
-import { outcomeWords } from "./run";
+import { outcomeWords, type Made } from "./run";
 import type { useRun } from "./useRun";
 
 interface Props {
@@ -67,7 +67,7 @@ export function RunQueue({ run, live, name }: Props) {
             Heard in this run
           </h2>
           <ol>
-            {made.toReversed().map((mark) => {
+            {latestOfEach(made).map((mark) => {
               const standing = live.standings.get(mark.studentId);
               return (
                 <li key={mark.attemptId} className="soft grid grid-cols-[36px_1fr] items-center px-2 py-1">
@@ -86,6 +86,12 @@ export function RunQueue({ run, live, name }: Props) {
       )}
     </div>
   );
+}
+
+/** The last mark of each student in this run, latest first. */
+function latestOfEach(made: readonly Made[]): Made[] {
+  const seen = new Set<string>();
+  return made.toReversed().filter((mark) => !seen.has(mark.studentId) && seen.add(mark.studentId));
 }
 
 function heardAgo(days: number | undefined): string {

@@ -1,19 +1,35 @@
 import { describe, expect, it } from "vitest";
 import type { Milestone } from "../../api/types";
-import { emptyGrid, gridReducer, isMissed, marksOf, missedCount, outcomeOf } from "./checkGrid";
+import {
+  countsTries,
+  emptyGrid,
+  gridColumns,
+  gridReducer,
+  isMissed,
+  marksOf,
+  missedCount,
+  outcomeOf,
+  rowWords,
+  staysInGrid,
+  triesInRun,
+} from "./checkGrid";
 
 const check = {
   criteria: [
-    { ordinal: 1, name: "Carries", topPoints: 1 },
+    { ordinal: 1, name: "Carries", topPoints: 1, floorPoints: 1 },
     { ordinal: 2, name: "Straight", topPoints: 1 },
   ],
 } as unknown as Milestone;
+const counted = { ...check, passMark: 1 };
+const sound = { ...check, passK: 2, passN: 3 };
+const bare = { criteria: [], passK: 4, passN: 5 } as unknown as Milestone;
 
 const toggle = (studentId: string, ordinal: number) => ({ type: "toggle" as const, studentId, ordinal });
 
 describe("the grid of a section against a check", () => {
   it("takes everybody untouched as seen in everything", () => {
-    expect(outcomeOf(emptyGrid, "ana")).toBe("PASS");
+    expect(outcomeOf(emptyGrid, check, "ana")).toBe("PASS");
+    expect(rowWords(emptyGrid, check, "ana")).toBe("");
     expect(marksOf(emptyGrid, check, "ana")).toEqual([
       { ordinal: 1, points: 1 },
       { ordinal: 2, points: 1 },
@@ -23,18 +39,55 @@ describe("the grid of a section against a check", () => {
   it("marks a fault with one tap and takes it back with another", () => {
     const once = gridReducer(emptyGrid, toggle("ana", 2));
     expect(isMissed(once, "ana", 2)).toBe(true);
-    expect(outcomeOf(once, "ana")).toBe("NOT_YET");
+    expect(outcomeOf(once, check, "ana")).toBe("NOT_YET");
+    expect(rowWords(once, check, "ana")).toBe("1 of 2 seen");
     expect(marksOf(once, check, "ana")?.[1]).toEqual({ ordinal: 2, points: 0 });
     expect(missedCount(once, ["ana", "bo"], 2)).toBe(1);
-    expect(outcomeOf(gridReducer(once, toggle("ana", 2)), "ana")).toBe("PASS");
+    expect(outcomeOf(gridReducer(once, toggle("ana", 2)), check, "ana")).toBe("PASS");
   });
 
   it("lets an absent student have no faults, and a fault call an absent student back", () => {
     const away = gridReducer(gridReducer(emptyGrid, toggle("ana", 1)), { type: "absent", studentId: "ana" });
-    expect(outcomeOf(away, "ana")).toBe("ABSENT");
+    expect(outcomeOf(away, check, "ana")).toBe("ABSENT");
+    expect(rowWords(away, check, "ana")).toBe("absent");
     expect(marksOf(away, check, "ana")).toBeUndefined();
     expect(isMissed(away, "ana", 1)).toBe(false);
-    expect(outcomeOf(gridReducer(away, toggle("ana", 1)), "ana")).toBe("NOT_YET");
+    expect(outcomeOf(gridReducer(away, toggle("ana", 1)), check, "ana")).toBe("NOT_YET");
+  });
+
+  it("leaves it to the server whether enough criteria were seen", () => {
+    const once = gridReducer(emptyGrid, toggle("ana", 2));
+    expect(outcomeOf(once, counted, "ana")).toBe("PASS");
+    expect(marksOf(once, counted, "ana")?.[1]).toEqual({ ordinal: 2, points: 0 });
+  });
+
+  it("marks the whole try where a check has no criteria", () => {
+    expect(gridColumns(bare).map((c) => c.name)).toEqual(["This try was not good"]);
+    const once = gridReducer(emptyGrid, toggle("ana", 1));
+    expect(outcomeOf(once, bare, "ana")).toBe("NOT_YET");
+    expect(marksOf(once, bare, "ana")).toBeUndefined();
+    expect(rowWords(once, bare, "ana")).toBe("not yet");
+    expect(gridColumns(check).map((c) => c.mustSee)).toEqual([true, false]);
+  });
+
+  it("goes through the section again where tries are counted", () => {
+    expect([countsTries(check), countsTries(sound)]).toEqual([false, true]);
+    expect(staysInGrid(check, [], "PASS")).toBe(false);
+    expect(staysInGrid(sound, [], "PASS")).toBe(true);
+    expect(staysInGrid(sound, ["PASS"], "PASS")).toBe(false);
+    expect(staysInGrid(sound, ["NOT_YET", "PASS"], "NOT_YET")).toBe(false);
+    expect(staysInGrid(sound, ["PASS"], "ABSENT")).toBe(false);
+    const marked = gridReducer(gridReducer(emptyGrid, toggle("ana", 1)), { type: "nextTry" });
+    expect(marked).toEqual(emptyGrid);
+  });
+
+  it("keeps the tries of a run in order, absences left out", () => {
+    const made = [
+      { attemptId: "1", studentId: "ana", outcome: "NOT_YET" as const },
+      { attemptId: "2", studentId: "bo", outcome: "ABSENT" as const },
+      { attemptId: "3", studentId: "ana", outcome: "PASS" as const },
+    ];
+    expect([...triesInRun(made)]).toEqual([["ana", ["NOT_YET", "PASS"]]]);
   });
 
   it("moves by keys and stays inside", () => {

@@ -1,4 +1,5 @@
 import type { Milestone, Outcome } from "../../api/types";
+import type { Made } from "./run";
 
 /** A section against the criteria of a check: what was not seen of whom, and who is away. No mark means fine. */
 export interface GridState {
@@ -13,7 +14,8 @@ export type GridAction =
   | { type: "toggle"; studentId: string; ordinal: number }
   | { type: "absent"; studentId: string }
   | { type: "at"; row: number; column: number }
-  | { type: "move"; rows: number; columns: number; of: { rows: number; columns: number } };
+  | { type: "move"; rows: number; columns: number; of: { rows: number; columns: number } }
+  | { type: "nextTry" };
 
 export const emptyGrid: GridState = { missed: new Map(), absent: new Set(), row: 0, column: 0 };
 
@@ -50,20 +52,54 @@ export function gridReducer(state: GridState, action: GridAction): GridState {
         row: clamp(state.row + action.rows, action.of.rows),
         column: clamp(state.column + action.columns, action.of.columns),
       };
+    case "nextTry":
+      return emptyGrid;
   }
 }
+
+export interface GridColumn {
+  ordinal: number;
+  name: string;
+  mustSee: boolean;
+}
+
+/** The columns of a check: its criteria, or the try as a whole where it has none. */
+export function gridColumns(milestone: Milestone): readonly GridColumn[] {
+  if (milestone.criteria.length === 0) return [{ ordinal: 1, name: "This try was not good", mustSee: false }];
+  return milestone.criteria.map(({ ordinal, name, floorPoints }) => ({
+    ordinal,
+    name,
+    mustSee: floorPoints !== undefined,
+  }));
+}
+
+/** Whether tries are counted, so that a section is gone through several times. */
+export const countsTries = (milestone: Milestone) => milestone.passN !== undefined;
 
 export const isMissed = (state: GridState, studentId: string, ordinal: number) =>
   state.missed.get(studentId)?.has(ordinal) ?? false;
 
-/** What is recorded of a student: away, or seen in every criterion that was not marked. */
-export function outcomeOf(state: GridState, studentId: string): Outcome {
+/**
+ * What is sent of a student: away, or a try that was seen in everything not marked. Where criteria are counted, whether
+ * enough were seen is the server's to say.
+ */
+export function outcomeOf(state: GridState, milestone: Milestone, studentId: string): Outcome {
   if (state.absent.has(studentId)) return "ABSENT";
-  return (state.missed.get(studentId)?.size ?? 0) > 0 ? "NOT_YET" : "PASS";
+  const missed = state.missed.get(studentId)?.size ?? 0;
+  return missed > 0 && milestone.passMark === undefined ? "NOT_YET" : "PASS";
+}
+
+/** What stands beside a name while it is marked; nothing while all is fine. */
+export function rowWords(state: GridState, milestone: Milestone, studentId: string): string {
+  if (state.absent.has(studentId)) return "absent";
+  const missed = state.missed.get(studentId)?.size ?? 0;
+  if (missed === 0) return "";
+  const of = milestone.criteria.length;
+  return of > 1 ? `${of - missed} of ${of} seen` : "not yet";
 }
 
 export function marksOf(state: GridState, milestone: Milestone, studentId: string) {
-  if (state.absent.has(studentId)) return undefined;
+  if (state.absent.has(studentId) || milestone.criteria.length === 0) return undefined;
   return milestone.criteria.map(({ ordinal, topPoints }) => ({
     ordinal,
     points: isMissed(state, studentId, ordinal) ? 0 : topPoints,
@@ -73,3 +109,26 @@ export function marksOf(state: GridState, milestone: Milestone, studentId: strin
 /** How many of the section missed each criterion, for the foot of the grid. */
 export const missedCount = (state: GridState, students: readonly string[], ordinal: number) =>
   students.filter((id) => isMissed(state, id, ordinal)).length;
+
+/** The tries of each student in this run, oldest first; absences left out. */
+export function triesInRun(made: readonly Made[]): ReadonlyMap<string, readonly Outcome[]> {
+  const tries = new Map<string, Outcome[]>();
+  for (const { studentId, outcome } of made) {
+    if (outcome === "PASS" || outcome === "NOT_YET") {
+      tries.set(studentId, [...(tries.get(studentId) ?? []), outcome]);
+    }
+  }
+  return tries;
+}
+
+/**
+ * Whether a student stays in the grid after a try: where tries are counted, until enough were good in this run or the
+ * rule's number of tries is used up.
+ */
+export function staysInGrid(milestone: Milestone, before: readonly Outcome[], outcome: Outcome): boolean {
+  const { passK, passN } = milestone;
+  if (passK === undefined || passN === undefined || (outcome !== "PASS" && outcome !== "NOT_YET"))
+    return false;
+  const tries = [...before, outcome];
+  return tries.length < passN && tries.filter((o) => o === "PASS").length < passK;
+}

@@ -1,10 +1,13 @@
-import { post, Problem } from "../../api/http";
+import { post, Problem, remove } from "../../api/http";
 import type { AttemptRequest, CorrectionRequest, Recorded } from "../../api/types";
 
 /** Something marked that the server is yet to record. Ids are made here, so sending twice records once. */
 export type Entry = { id: string; label: string } & (
   | { kind: "attempts"; attempts: AttemptRequest[] }
   | { kind: "correction"; attemptId: string; correction: CorrectionRequest }
+  /** Anything else written down on the podium: a variant given, what helped. Made to be sent twice without harm. */
+  | { kind: "note"; path: string; body: object }
+  | { kind: "takeBack"; path: string }
 );
 type Refused = Entry & { sentence: string };
 interface Snapshot {
@@ -20,6 +23,14 @@ const storeKey = "vivid-outbox";
 const sendToServer: Send = async (entry) => {
   if (entry.kind === "correction") {
     return [await post<Recorded>(`/api/attempts/${entry.attemptId}/correction`, entry.correction)];
+  }
+  if (entry.kind === "note") {
+    await post<void>(entry.path, entry.body);
+    return [];
+  }
+  if (entry.kind === "takeBack") {
+    await remove(entry.path);
+    return [];
   }
   const [only] = entry.attempts;
   return entry.attempts.length === 1 && only

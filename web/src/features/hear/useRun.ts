@@ -3,6 +3,7 @@ import { useCallback, useEffect, useReducer, useState } from "react";
 import { v7 as newId } from "uuid";
 import type { AttemptRequest, Evidence, Outcome, Player, Run, Standing } from "../../api/types";
 import { provisional } from "../../ui/markWords";
+import { staysInGrid, triesInRun } from "./checkGrid";
 import { outbox } from "./outbox";
 import { emptyRun, marksToSend, outcomeWords, runReducer, staysForAnotherTry } from "./run";
 
@@ -47,11 +48,12 @@ export function useRun(run: Run) {
     (studentId: string, outcome: Outcome) =>
       setStandings((known) => {
         const before = known.get(studentId);
-        // Where tries are counted, only the server knows whether this one made the pass.
-        const shown = run.milestone.passN !== undefined && outcome === "PASS" ? "NOT_YET" : outcome;
+        // Where tries or criteria are counted, only the server knows whether this one made the pass.
+        const unsure = run.milestone.passN !== undefined || run.milestone.passMark !== undefined;
+        const shown = unsure && outcome === "PASS" ? "NOT_YET" : outcome;
         return before ? new Map(known).set(studentId, provisional(shown, before)) : known;
       }),
-    [run.milestone.passN],
+    [run.milestone.passN, run.milestone.passMark],
   );
 
   const record = (player: Player, outcome: Outcome, evidence: Evidence, beside: Beside = {}) => {
@@ -66,6 +68,7 @@ export function useRun(run: Run) {
           id,
           studentId: player.studentId,
           milestoneId: run.milestone.id,
+          milestoneVersion: run.milestone.version,
           classId: player.classId,
           outcome,
           evidence,
@@ -90,12 +93,14 @@ export function useRun(run: Run) {
       id: newId(),
       studentId: player.studentId,
       milestoneId: run.milestone.id,
+      milestoneVersion: run.milestone.version,
       classId: player.classId,
       outcome: outcomes.get(player.studentId)!,
       evidence: "LIVE_WITH_SECTION" as const,
       marks: marksOf?.(player.studentId),
     }));
     outbox.add({ id: newId(), kind: "attempts", label: `${attempts.length} students`, attempts });
+    const tries = triesInRun(state.made);
     attempts.forEach((attempt) => {
       show(attempt.studentId, attempt.outcome);
       dispatch({
@@ -103,6 +108,7 @@ export function useRun(run: Run) {
         attemptId: attempt.id,
         studentId: attempt.studentId,
         outcome: attempt.outcome,
+        stays: staysInGrid(run.milestone, tries.get(attempt.studentId) ?? [], attempt.outcome),
       });
     });
   };

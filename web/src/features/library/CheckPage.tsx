@@ -1,17 +1,21 @@
-import { useQuery } from "@tanstack/react-query";
-import { Link, useParams } from "react-router";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link, useNavigate, useParams } from "react-router";
+import { post } from "../../api/http";
 import { libraryQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
-import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { useToast } from "../../ui/toasts";
 import { checkQuery } from "./checks.queries";
 import { CheckSheet } from "./CheckSheet";
+import { Demonstrations } from "./Demonstrations";
+import { TargetTones } from "./TargetTones";
 
-/** One technique check of the programme, with what comes before it. */
-export function CheckPage() {
+/** One technique check of the programme, with what comes before it and what can be done with it. */
+export function CheckPage({ director }: { director: boolean }) {
   const { milestoneId = "" } = useParams();
-  const { search } = useScope();
+  const { search, scope } = useScope();
   const kept = scopeSearch(search, {});
-  const described = useQuery(checkQuery(milestoneId));
+  const described = useQuery(checkQuery(milestoneId, scope.instrument));
   const library = useQuery(libraryQuery);
   const milestone = library.data?.milestones.find((m) => m.id === milestoneId);
   if (described.isError) return <Failed error={described.error} again={() => void described.refetch()} />;
@@ -31,25 +35,86 @@ export function CheckPage() {
   return (
     <>
       <Heading title={check.title}>
-        <Link className="btn btn-outline hairline h-9 min-h-0" to={{ pathname: "/library", search: kept }}>
-          Library
-        </Link>
-        <Link className="btn btn-primary h-9 min-h-0" to={{ pathname: `/hear/${milestoneId}`, search: kept }}>
-          Hear it
-        </Link>
+        {milestone && (
+          <>
+            <Link
+              className="btn btn-outline hairline h-9 min-h-0"
+              to={{ pathname: `/hear/${milestoneId}/partners`, search: kept }}
+            >
+              Partner check
+            </Link>
+            <Link
+              className="btn btn-primary h-9 min-h-0"
+              to={{ pathname: `/hear/${milestoneId}`, search: kept }}
+            >
+              Hear it
+            </Link>
+          </>
+        )}
       </Heading>
-      {before.length > 0 && (
-        <p className="mb-4">
-          <span className="soft">Comes after </span>
-          {before.map((b, i) => (
-            <span key={b.milestoneId}>
-              {i > 0 && ", "}
-              <Link to={{ pathname: `/library/checks/${b.milestoneId}`, search: kept }}>{b.title}</Link>
-            </span>
-          ))}
-        </p>
+      {!milestone && (
+        <Empty>This check is off the shelf: it is not ordered any more. What was passed stays.</Empty>
       )}
+      <div className="mb-5 flex flex-wrap items-center gap-x-6 gap-y-2">
+        {before.length > 0 && (
+          <p>
+            <span className="soft">Comes after </span>
+            {before.map((b, i) => (
+              <span key={b.milestoneId}>
+                {i > 0 && ", "}
+                <Link to={{ pathname: `/library/checks/${b.milestoneId}`, search: kept }}>{b.title}</Link>
+              </span>
+            ))}
+          </p>
+        )}
+        <TargetTones tones={check.tones} instrument={scope.instrument} />
+        {director && <Shelving milestoneId={milestoneId} onShelf={Boolean(milestone)} kept={kept} />}
+      </div>
       <CheckSheet check={check} passRule={milestone?.passRule} />
+      <div className="mt-6">
+        <Demonstrations milestoneId={milestoneId} director={director} />
+      </div>
     </>
+  );
+}
+
+function Shelving({ milestoneId, onShelf, kept }: { milestoneId: string; onShelf: boolean; kept: string }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const toast = useToast();
+  const shelve = useMutation({
+    mutationFn: (retire: boolean) =>
+      post<void>(`/api/checks/${milestoneId}/${retire ? "retire" : "restore"}`, {}),
+    onSuccess: async (_, retire) => {
+      toast(retire ? "Off the shelf; orders and passes stay" : "Back on the shelf", () =>
+        shelve.mutate(!retire),
+      );
+      await client.invalidateQueries({ queryKey: ["library"] });
+    },
+  });
+  const copy = useMutation({
+    mutationFn: () => post<{ milestoneId: string }>(`/api/checks/${milestoneId}/copy`, {}),
+    onSuccess: async (made) => {
+      await client.invalidateQueries({ queryKey: ["library"] });
+      await navigate({ pathname: `/library/checks/${made.milestoneId}/edit`, search: kept });
+    },
+  });
+  const failed = shelve.error ?? copy.error;
+  return (
+    <div className="no-print ml-auto flex flex-wrap gap-2">
+      <Link
+        className="btn btn-sm btn-outline hairline font-semibold"
+        to={{ pathname: `/library/checks/${milestoneId}/edit`, search: kept }}
+      >
+        Edit
+      </Link>
+      <Button small disabled={copy.isPending} onClick={() => copy.mutate()}>
+        Copy
+      </Button>
+      <Button small disabled={shelve.isPending} onClick={() => shelve.mutate(onShelf)}>
+        {onShelf ? "Retire" : "Put back"}
+      </Button>
+      {failed && <Failed error={failed} />}
+    </div>
   );
 }

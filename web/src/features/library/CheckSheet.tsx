@@ -1,3 +1,4 @@
+import clsx from "clsx";
 import type { ReactNode } from "react";
 import type { CheckView } from "../../api/types";
 
@@ -8,11 +9,15 @@ export function CheckSheet({ check, passRule }: { check: CheckView; passRule?: s
       <div className="grid content-start gap-6">
         <Part name="How it is done">
           <ol className="list-outside list-decimal pl-5">
-            {check.steps.map((step) => (
-              <li key={step} className="py-0.5">
-                {step}
-              </li>
-            ))}
+            {check.steps.map((step, i) => {
+              const cue = check.cues.find((c) => c.step === i + 1);
+              return (
+                <li key={step} className="py-0.5">
+                  {cue ? <b>{step}</b> : step}
+                  {cue && <span className="soft"> {cue.fullStep}</span>}
+                </li>
+              );
+            })}
           </ol>
         </Part>
         {check.syllables.length > 0 && (
@@ -28,16 +33,24 @@ export function CheckSheet({ check, passRule }: { check: CheckView; passRule?: s
         )}
         <Part name={passRule ? `Seen from the front, passes by ${passRule}` : "Seen from the front"}>
           <ul>
-            {check.criteria.map((criterion) => (
-              <li key={criterion} className="border-b border-[var(--hairline)] py-1">
+            {check.criteria.map((criterion, i) => (
+              <li
+                key={criterion}
+                className={clsx(
+                  "border-b border-[var(--hairline)] py-1",
+                  check.mustSee.includes(i + 1) && "underline underline-offset-4",
+                )}
+              >
                 {criterion}
               </li>
             ))}
           </ul>
         </Part>
-        <Part name="Quick self-test">
-          <p>{check.selfTest}</p>
-        </Part>
+        {check.selfTest && (
+          <Part name="Quick self-test">
+            <p>{check.selfTest}</p>
+          </Part>
+        )}
         {check.cautions.length > 0 && (
           <ul className="border-l-[3.5px] border-[var(--now)] pl-3">
             {check.cautions.map((caution) => (
@@ -69,7 +82,7 @@ export function CheckSheet({ check, passRule }: { check: CheckView; passRule?: s
   );
 }
 
-export function Remedies({ check }: { check: CheckView }) {
+function Remedies({ check }: { check: CheckView }) {
   return (
     <dl className="grid grid-cols-[repeat(auto-fill,minmax(min(100%,19rem),1fr))] gap-x-8 gap-y-2.5">
       {check.faults.map((fault) => (

@@ -7,6 +7,7 @@ import { instrumentsQuery, libraryQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { BeltStrip } from "../../ui/BeltStrip";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { retiredQuery } from "./checks.queries";
 import { kindPlural } from "./kinds";
 import { Starters } from "./Starters";
 
@@ -42,8 +43,34 @@ export function LibraryPage({ director }: { director: boolean }) {
       {library.isLoading && <Skeleton rows={10} />}
       {library.isError && <Failed error={library.error} again={() => void library.refetch()} />}
       {shelf === "STARTERS" && <Starters director={director} />}
+      {shelf === "TECHNIQUE_CHECK" && director && <OwnChecks />}
       {library.data && shelf !== "STARTERS" && <Shelf library={library.data} kind={shelf} />}
     </>
+  );
+}
+
+/** Writing one's own, and what was taken off the shelf. */
+function OwnChecks() {
+  const { search } = useScope();
+  const kept = scopeSearch(search, {});
+  const retired = useQuery(retiredQuery);
+  return (
+    <div className="mb-2 flex flex-wrap items-center gap-x-6 gap-y-1">
+      <Link className="btn btn-sm btn-primary" to={{ pathname: "/library/checks/new", search: kept }}>
+        Write a check
+      </Link>
+      {retired.data && retired.data.length > 0 && (
+        <p className="small">
+          <span className="soft">Off the shelf: </span>
+          {retired.data.map((one, i) => (
+            <span key={one.milestoneId}>
+              {i > 0 && ", "}
+              <Link to={{ pathname: `/library/checks/${one.milestoneId}`, search: kept }}>{one.title}</Link>
+            </span>
+          ))}
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -23,10 +23,10 @@ export const startersQuery = (instrument: string | undefined) =>
   });
 
 /** What a check says; null where nothing more than its criteria is written. */
-export const checkQuery = (milestoneId: string) =>
+export const checkQuery = (milestoneId: string, instrument?: string) =>
   queryOptions({
-    queryKey: ["library", "check", milestoneId],
-    queryFn: () => get<DescribedCheck>(`/api/checks/${milestoneId}`).catch(nothing),
+    queryKey: ["library", "check", milestoneId, instrument ?? "any"],
+    queryFn: () => get<DescribedCheck>(`/api/checks/${milestoneId}${query({ instrument })}`).catch(nothing),
     staleTime: 5 * 60_000,
   });
 
@@ -39,6 +39,12 @@ export const draftQuery = (milestoneId: string) =>
     staleTime: Infinity,
     enabled: milestoneId !== "",
   });
+
+/** Checks that were taken off the shelf. */
+export const retiredQuery = queryOptions({
+  queryKey: ["library", "retired"],
+  queryFn: () => get<{ milestoneId: string; title: string }[]>("/api/checks/retired"),
+});
 
 export const cautionsQuery = queryOptions({
   queryKey: ["library", "cautions"],

@@ -99,6 +99,25 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
           </p>
         )}
       </Part>
+      {c.reviews.length > 0 && (
+        <Part name="Look again at">
+          <ul className="grid gap-1">
+            {c.reviews.map((r) => (
+              <li key={r.studentId + r.what}>
+                <Link
+                  to={{ pathname: `/roster/students/${r.studentId}`, search: inClass() }}
+                  className="font-semibold"
+                >
+                  {r.name}
+                </Link>
+                <span className="small soft block">
+                  {r.what}, {r.overdue ? `overdue since ${weekday(r.reviewOn)}` : "due today"}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </Part>
+      )}
       {c.lookAfter.length > 0 && (
         <Part name="Look after">
           <ul className="grid gap-1">

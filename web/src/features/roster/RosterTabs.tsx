@@ -6,6 +6,7 @@ const tabs = [
   { path: "/roster", name: "Board" },
   { path: "/roster/belts", name: "Belts" },
   { path: "/roster/students", name: "Students" },
+  { path: "/roster/fit", name: "Fit" },
 ];
 
 export function RosterTabs() {

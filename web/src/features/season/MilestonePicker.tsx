@@ -36,8 +36,26 @@ export function MilestonePicker({ library, chosen, onChange }: Props) {
           }
         }}
       />
+      {chosen.length > 0 && (
+        <ul className="mt-2 flex flex-wrap gap-1.5" aria-label="Chosen">
+          {library.milestones
+            .filter((m) => chosen.includes(m.id))
+            .map((m) => (
+              <li key={m.id}>
+                <button
+                  type="button"
+                  aria-label={`Let go of ${milestoneName(m)}`}
+                  className="bg-neutral text-neutral-content flex items-center gap-2 rounded-full px-3 py-1"
+                  onClick={() => onChange(chosen.filter((id) => id !== m.id))}
+                >
+                  {milestoneName(m)} <span aria-hidden>×</span>
+                </button>
+              </li>
+            ))}
+        </ul>
+      )}
       <div
-        className="hairline mt-2 h-[30vh] overflow-y-auto rounded-lg border-[1.5px] px-3 py-1.5"
+        className="hairline mt-2 h-[26vh] overflow-y-auto rounded-lg border-[1.5px] px-3 py-1.5"
         tabIndex={0}
         role="group"
         aria-label="Milestones"

@@ -8,6 +8,9 @@ import { useScope } from "../../app/scope";
 import { Field } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
+import { BeforeThis } from "./BeforeThis";
+import { carriesOf, carryRows, withTyped, type CarryRow } from "./carries";
+import { CarryTable } from "./CarryTable";
 import { MilestonePicker } from "./MilestonePicker";
 import { ScopeChips } from "./ScopeChips";
 import { newOrders, scopeOptions, toggleScope } from "./orderForm";
@@ -66,6 +69,12 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
   const across = options.filter((option) => option.group === "across");
   const toggle = (key: string) => setScopeKeys((keys) => toggleScope(keys, key));
   const chosen = options.filter((option) => scopeKeys.includes(option.key));
+  const checks = library.milestones.filter(
+    (m) => milestoneIds.includes(m.id) && m.kind === "TECHNIQUE_CHECK",
+  );
+  const [typed, setTyped] = useState<ReadonlyMap<string, Partial<CarryRow>>>(new Map());
+  const onlyCheck = milestoneIds.length === 1 ? checks[0] : undefined;
+  const rows = onlyCheck ? withTyped(carryRows(chosen, sections, onlyCheck.appliesTo), typed) : [];
   const missing =
     milestoneIds.length === 0
       ? "Choose what to order."
@@ -84,7 +93,7 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
         onSubmit={(event) => {
           event.preventDefault();
           if (missing) return;
-          const rest = { setOn, dueOn, substituteAccepted, partnerCheckPasses };
+          const rest = { setOn, dueOn, substituteAccepted, partnerCheckPasses, carries: carriesOf(rows) };
           order.mutate(
             newOrders(
               milestoneIds,
@@ -113,6 +122,16 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
               </div>
             </details>
           </fieldset>
+          <BeforeThis checks={checks} scopes={chosen.map((option) => option.scope)} />
+          {rows.length > 0 && (
+            <CarryTable
+              rows={rows}
+              lines={library.milestones.filter((m) => m.kind === "LINE")}
+              onType={(key, change) =>
+                setTyped((all) => new Map(all).set(key, { ...all.get(key), ...change }))
+              }
+            />
+          )}
           <div className="grid grid-cols-2 items-start gap-4">
             <Field
               label="Set on"

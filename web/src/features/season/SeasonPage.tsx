@@ -20,7 +20,7 @@ const WEEKS_SHOWN = 8;
 
 /** The year as a score: sections down the side, weeks across, orders where they fall due. */
 export function SeasonPage({ director }: { director: boolean }) {
-  const { scope, allClasses, week } = useScope();
+  const { scope, allClasses, week, search } = useScope();
   const year = useQuery(yearQuery);
   const classes = useQuery(classesQuery);
   const library = useQuery(libraryQuery);
@@ -41,6 +41,14 @@ export function SeasonPage({ director }: { director: boolean }) {
         title={`Season${current ? `, ${current.name}` : ""}`}
         words="Orders stand in the week they are due. Choose one to hear or withdraw it."
       >
+        {scope.classId && (
+          <Link
+            className="btn btn-outline hairline h-10 font-semibold"
+            to={{ pathname: "/season/sheet", search: scopeSearch(search, {}) }}
+          >
+            Order sheet
+          </Link>
+        )}
         {director && (
           <Button look="primary" onClick={() => setOrdering(true)}>
             Order <Kbd>O</Kbd>

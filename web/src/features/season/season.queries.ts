@@ -1,6 +1,6 @@
 import { queryOptions } from "@tanstack/react-query";
 import { get, query } from "../../api/http";
-import type { Order } from "../../api/types";
+import type { Order, OrderSheet } from "../../api/types";
 
 export const ordersQuery = (classId: string | undefined) =>
   queryOptions({
@@ -14,4 +14,11 @@ export const dueDayQuery = (classId: string | undefined, on: string) =>
     queryFn: () => get<{ dueOn: string }>(`/api/season/due-day${query({ classId, on })}`),
     enabled: on !== "",
     staleTime: Infinity,
+  });
+
+export const orderSheetQuery = (classId: string | undefined, on: string | undefined) =>
+  queryOptions({
+    queryKey: ["progress", "order-sheet", classId ?? "none", on ?? "today"],
+    queryFn: () => get<OrderSheet>(`/api/season/sheet${query({ classId, on })}`),
+    enabled: Boolean(classId),
   });

@@ -123,12 +123,16 @@ class CheckController {
 
     @GetMapping("/checks/{milestoneId}")
     @Operation(operationId = "check", summary = "What a check says: steps, faults with remedies, cautions, variants")
-    DescribedView check(@AuthenticationPrincipal SignedIn person, @PathVariable UUID milestoneId) {
+    DescribedView check(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID milestoneId,
+            @RequestParam(required = false) String instrument) {
         return checks.check(person.programId(), milestoneId)
                 .map(check -> new DescribedView(
                         milestoneId,
                         view(check, checks.choices(person.programId())),
                         checks.before(person.programId(), milestoneId).stream()
+                                .filter(m -> instrument == null || m.isFor(instrument))
                                 .map(m -> new BeforeView(m.id(), m.title()))
                                 .toList()))
                 .orElseThrow(() -> Problem.notFound("Nothing more is written about this check."));

@@ -40,6 +40,17 @@ class CheckEditController {
 
     record WrittenView(UUID milestoneId) {}
 
+    record RetiredView(UUID milestoneId, String title) {}
+
+    @GetMapping("/retired")
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(operationId = "retiredChecks", summary = "Checks that were taken off the shelf")
+    List<RetiredView> retired(@AuthenticationPrincipal SignedIn person) {
+        return editing.retired(person.programId()).stream()
+                .map(m -> new RetiredView(m.id(), m.title()))
+                .toList();
+    }
+
     private static List<CautionView> cautions() {
         return Arrays.stream(Caution.values())
                 .map(c -> new CautionView(c, CautionWording.sentence(c)))

@@ -123,6 +123,13 @@ class CheckEditing {
         return add(person, copied, copied.toCheck("own", Optional.of(of)));
     }
 
+    @Transactional(readOnly = true)
+    List<Milestone> retired(UUID programId) {
+        return library.milestones(programId, library.retired(programId)).stream()
+                .filter(m -> m.kind() == MilestoneKind.TECHNIQUE_CHECK)
+                .toList();
+    }
+
     /** @throws Problem when it is no technique check */
     @Transactional
     void retire(UUID programId, UUID milestoneId, boolean retired) {
