@@ -4,6 +4,7 @@ need_jdk
 need_node
 need_maven
 need_postgres
+need_chromium
 . scripts/throwaway.sh
 export VIVID_TEST_DURABLE=yes
 

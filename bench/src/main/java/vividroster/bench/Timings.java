@@ -20,6 +20,10 @@ final class Timings {
         millis.add((System.nanoTime() - begun) / 1e6);
     }
 
+    void add(double measuredMillis) {
+        millis.add(measuredMillis);
+    }
+
     /** @param percent in 1..100; the nearest rank, so always a value that was measured */
     double percentile(int percent) {
         List<Double> sorted = new ArrayList<>(millis);

@@ -62,6 +62,20 @@ class EveryScreenTest {
         for (JsonNode m : director.get("/api/library").json().path("milestones")) {
             if (m.path("title").asString().startsWith("Trumpet: left")) {
                 screens.put("check", "/library/checks/" + m.path("id").asString() + trumpets);
+                screens.put("check form", "/library/checks/" + m.path("id").asString() + "/edit" + trumpets);
+                screens.put("partners", "/hear/" + m.path("id").asString() + "/partners" + trumpets);
+            }
+        }
+        screens.put("order sheet", "/season/sheet?class=" + classId);
+        screens.put("fit", "/roster/fit?class=" + classId);
+        for (JsonNode c : director.get("/api/classes").json()) {
+            for (JsonNode check : director.get(
+                            "/api/partner-checks?classId=" + c.path("id").asString())
+                    .json()) {
+                screens.put(
+                        "partner check",
+                        "/hear/partners/" + check.path("id").asString() + "?class="
+                                + c.path("id").asString());
             }
         }
         screens.put("office", "/office?class=" + classId);
@@ -122,6 +136,14 @@ class EveryScreenTest {
                     .click();
             assertThat(page.getByText("How do students sit?")).isVisible();
             found.addAll(serious(page, "schools"));
+            page.navigate(screens().get("hear TECHNIQUE_CHECK"));
+            settle(page);
+            page.keyboard().press("s");
+            assertThat(page.getByText("tap the fault you see")
+                            .or(page.getByText("Tap the fault you see"))
+                            .first())
+                    .isVisible();
+            found.addAll(serious(page, "grid"));
             page.navigate(screens().get("season"));
             settle(page);
             page.keyboard().press("o");

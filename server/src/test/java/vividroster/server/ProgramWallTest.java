@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
 import vividroster.server.platform.Ids;
@@ -37,6 +38,8 @@ class ProgramWallTest {
         known.put("milestoneId", theirs.id("line").toString());
         known.put("classId", theirs.id("Winds").toString());
         known.put("attemptId", attempt.get("id").toString());
+        known.put("partnerCheckId", partnerCheck());
+        known.put("demonstrationId", demonstration());
         List<String> leaks = new ArrayList<>();
         int read = 0;
         var paths = JsonMapper.builder()
@@ -72,6 +75,39 @@ class ProgramWallTest {
         assertThat(leaks).isEmpty();
     }
 
+    private String partnerCheck() {
+        UUID id = Ids.next();
+        Answer made = theirs.director()
+                .post(
+                        "/api/partner-checks",
+                        Map.of(
+                                "id",
+                                id,
+                                "milestoneId",
+                                theirs.id("line"),
+                                "scope",
+                                theirs.tutti(),
+                                "pairing",
+                                "STAND",
+                                "watch",
+                                List.of("Tall", "Round", "Full"),
+                                "measures",
+                                List.of(),
+                                "groups",
+                                List.of(List.of(theirs.id("Ana Reed"), theirs.id("Bo Lund")))));
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+        return id.toString();
+    }
+
+    private String demonstration() {
+        byte[] picture = {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0, 0, 13, 'I', 'H', 'D', 'R'};
+        return theirs.director()
+                .upload("/api/checks/" + theirs.id("check") + "/demonstrations", "hand.png", picture, Map.of())
+                .json()
+                .path("id")
+                .asString();
+    }
+
     @Test
     void nothingOfAnotherProgramCanBeWritten() {
         ApiClient spy = mine.director();
@@ -95,6 +131,14 @@ class ProgramWallTest {
         assertThat(spy.post(
                                 "/api/attempts/" + attempt.get("id") + "/correction",
                                 Map.of("id", Ids.next(), "outcome", "UNDONE", "reason", "mischief"))
+                        .status())
+                .isEqualTo(404);
+        Map<String, Object> given = new HashMap<>(Map.of(
+                "id", Ids.next(), "milestoneId", theirs.id("check"), "classId", theirs.id("Winds"), "name", "Ring"));
+        assertThat(spy.post("/api/students/" + theirs.id("Ana Reed") + "/variants", given)
+                        .status())
+                .isEqualTo(404);
+        assertThat(spy.post("/api/checks/" + theirs.id("check") + "/retire", Map.of())
                         .status())
                 .isEqualTo(404);
         String order = theirs.director()
