@@ -85,7 +85,7 @@ export function CheckGrid({ run, live, onBack }: Props) {
             <table className="w-full border-separate border-spacing-0">
               <thead>
                 <tr>
-                  <th scope="col" className={clsx(head, "pr-3 pl-1")}>
+                  <th scope="col" className={clsx(head, "bg-base-100 sticky left-0 z-[1] pr-3 pl-1")}>
                     Student
                   </th>
                   {columns.map((c) => (

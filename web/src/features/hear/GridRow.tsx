@@ -27,10 +27,10 @@ export const GridRow = memo(function GridRow(props: Props) {
   const { player, row, columns, missed, away, words, tries, current, dispatch } = props;
   const { studentId, name } = player;
   return (
-    <tr className={clsx(current !== undefined && "bg-base-200")}>
+    <tr className={current === undefined ? "bg-base-100" : "bg-base-200"}>
       <th
         scope="row"
-        className="w-60 max-w-60 min-w-40 border-t border-[var(--hairline)] py-1 pr-3 pl-1 text-left font-semibold"
+        className="bg-inherit sticky left-0 z-[1] w-60 max-w-60 min-w-32 border-t border-[var(--hairline)] py-1 pr-3 pl-1 text-left font-semibold"
       >
         <span className="block truncate">{name}</span>
         <span className="small soft block truncate font-normal">

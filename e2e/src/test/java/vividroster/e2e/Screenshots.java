@@ -36,12 +36,7 @@ public final class Screenshots {
     public static void main(String[] arguments) {
         RunningServer server = RunningServer.shared();
         ApiClient director = server.demoDirector();
-        String classId = "";
-        for (JsonNode c : director.get("/api/classes").json()) {
-            classId = c.path("name").asString().equals("Beginning Winds")
-                    ? c.path("id").asString()
-                    : classId;
-        }
+        String classId = classId(director, "Beginning Winds");
         String winds = "?class=" + classId;
         String trumpets = winds + "&instrument=trumpet";
         String line = milestone(director, "LINE", "9");
@@ -69,17 +64,30 @@ public final class Screenshots {
                     .click();
             shots.shoot("section");
             shots.take("check", "/library/checks/" + check(director, "Trumpet: left hand") + trumpets);
+            shots.take("checkform", "/library/checks/" + check(director, "First sound") + "/edit" + winds);
+            String strings = "?class=" + classId(director, "Beginning Strings");
             shots.take(
                     "grid",
-                    "/hear/" + check(director, "Clarinet: roll") + winds.replace(classId, concertWinds(director))
-                            + "&instrument=clarinet");
+                    "/hear/" + check(director, "Weekly check") + "?class=" + classId(director, "Chamber Strings"));
             seat.page().keyboard().press("s");
-            for (String key : new String[] {"ArrowDown", "2", "ArrowDown", "a", "ArrowDown", "1"}) {
+            for (String key : new String[] {"ArrowDown", "2", "ArrowDown", "a", "ArrowDown", "3", "4"}) {
                 seat.page().keyboard().press(key);
             }
             shots.shoot("grid");
+            shots.take("sheet", "/season/sheet?class=" + classId(director, "Chamber Strings"));
             shots.take(
-                    "test", "/hear/" + test + winds.replace(classId, concertWinds(director)) + "&instrument=trumpet");
+                    "partners", "/hear/" + check(director, "Bow: grip") + "/partners" + strings + "&instrument=violin");
+            shots.take("fit", "/roster/fit" + strings + "&instrument=cello");
+            seat.page()
+                    .getByLabel("Student", new Page.GetByLabelOptions().setExact(true))
+                    .selectOption("Ravi Jardine-Bey");
+            seat.page().getByLabel("Hand width in cm").fill("7.5");
+            seat.page().getByLabel("Seat height in cm").fill("38");
+            seat.page().getByLabel("Knee height in cm").fill("37");
+            seat.page().getByText("Confirmed by the body").waitFor();
+            shots.shoot("fit");
+            shots.take(
+                    "test", "/hear/" + test + "?class=" + classId(director, "Concert Winds") + "&instrument=trumpet");
             seat.page().keyboard().press("4");
             seat.page().keyboard().press("3");
             shots.shoot("test");
@@ -105,13 +113,13 @@ public final class Screenshots {
         return new Page.GetByRoleOptions().setName(name);
     }
 
-    private static String concertWinds(ApiClient director) {
+    private static String classId(ApiClient director, String name) {
         for (JsonNode c : director.get("/api/classes").json()) {
-            if (c.path("name").asString().equals("Concert Winds")) {
+            if (c.path("name").asString().equals(name)) {
                 return c.path("id").asString();
             }
         }
-        throw new IllegalStateException("the demo has no Concert Winds");
+        throw new IllegalStateException("the demo has no " + name);
     }
 
     private static String check(ApiClient director, String title) {

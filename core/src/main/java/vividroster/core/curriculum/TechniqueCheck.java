@@ -172,7 +172,7 @@ public record TechniqueCheck(
 
     /**
      * Every other way a student may be given: the check's own variants, then each school it knows that the programme
-     * does not follow.
+     * does not follow, then the one syllable that works for this student where the check has several.
      *
      * @param choices the programme's choice by question
      */
@@ -191,6 +191,14 @@ public record TechniqueCheck(
                     offered.add(new Variant(label, question.question(), OTHER_SCHOOL_REVIEW_WEEKS, other));
                 }
             });
+        }
+        List<String> spoken = syllables.values().stream().distinct().toList();
+        if (spoken.size() > 1) {
+            spoken.forEach(syllable -> offered.add(new Variant(
+                    "Says “" + syllable + "”",
+                    "the syllable that works for this student, whatever the style",
+                    OTHER_SCHOOL_REVIEW_WEEKS,
+                    Map.of())));
         }
         return offered;
     }

@@ -139,6 +139,36 @@ class TechniqueCheckTest {
     }
 
     @Test
+    void theSyllableThatWorksForAStudentIsAVariant() {
+        TechniqueCheck tongue = new TechniqueCheck(
+                "tongue",
+                CheckTopic.ARTICULATION,
+                "Tongue",
+                "Tonguing by style",
+                false,
+                Set.of(),
+                List.of("Say it"),
+                Map.of(),
+                Map.of(),
+                new java.util.LinkedHashMap<>(Map.of("hard", "too", "soft", "doo", "neutral", "too")),
+                List.of("Starts together"),
+                Set.of(),
+                "",
+                List.of(),
+                Set.of(),
+                List.of(),
+                Map.of(),
+                new PassRule.AllCriteria());
+        assertThat(tongue.variantsBeside(Map.of(), List.of()))
+                .extracting(TechniqueCheck.Variant::name)
+                .containsExactlyInAnyOrder("Says “too”", "Says “doo”");
+        assertThat(full(Map.of(), Set.of(), new PassRule.AllCriteria(), List.of())
+                        .variantsBeside(Map.of(), List.of()))
+                .as("no syllables, no such variants")
+                .isEmpty();
+    }
+
+    @Test
     void criteriaThatMustBeSeenHaveAFloor() {
         TechniqueCheck counted = full(Map.of(), Set.of(3), new PassRule.ScoreAtLeast(2), List.of());
         assertThat(counted.asCriteria())
