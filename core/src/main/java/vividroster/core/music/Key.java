@@ -35,6 +35,15 @@ public record Key(int fifths, Mode mode) {
         return new Key(shifted, mode);
     }
 
+    /** The sign this key gives a letter: 1 sharp, -1 flat, 0 none. */
+    public int alterOf(char letter) {
+        int place = "FCGDAEB".indexOf(letter);
+        if (place < 0) {
+            throw new IllegalArgumentException("a key signs the letters A to G, not " + letter);
+        }
+        return fifths > place ? 1 : -fifths > 6 - place ? -1 : 0;
+    }
+
     /** For example "B-flat major". */
     public String name() {
         return (mode == Mode.MAJOR ? MAJOR_TONICS : MINOR_TONICS).get(fifths + 7)

@@ -46,6 +46,50 @@ public record Pitch(char letter, int alter, int octave) {
         return new Pitch(Character.toUpperCase(m.group(1).charAt(0)), alter, Integer.parseInt(m.group(3)));
     }
 
+    /** Letter steps above C 0; what a staff shows. */
+    public int step() {
+        return 7 * octave + LETTERS.indexOf(letter);
+    }
+
+    /**
+     * Letter and semitones move together, so that intervals keep their names; beyond double signs the nearest spelling
+     * of the same sound is taken.
+     *
+     * @param steps letter steps up
+     * @param semitones semitones up
+     */
+    public Pitch moved(int steps, int semitones) {
+        return at(step() + steps, midi() + semitones);
+    }
+
+    private static Pitch at(int step, int midi) {
+        int natural = 12 * (Math.floorDiv(step, 7) + 1) + SEMITONES[Math.floorMod(step, 7)];
+        int alter = midi - natural;
+        if (alter > 2) {
+            return at(step + 1, midi);
+        }
+        if (alter < -2) {
+            return at(step - 1, midi);
+        }
+        return new Pitch(LETTERS.charAt(Math.floorMod(step, 7)), alter, Math.floorDiv(step, 7));
+    }
+
+    /** What a transposing instrument reads for this sounding pitch. */
+    public Pitch writtenFor(Transposition transposition) {
+        return moved(-transposition.steps(), -transposition.semitones());
+    }
+
+    /** How this written pitch sounds on a transposing instrument. */
+    public Pitch soundingOn(Transposition transposition) {
+        return moved(transposition.steps(), transposition.semitones());
+    }
+
+    /** The other common spelling of the same sound, towards sharps or flats; itself where there is none. */
+    public Pitch respelled() {
+        int towards = alter == 0 ? 0 : Integer.signum(alter);
+        return towards == 0 ? this : at(step() + towards, midi());
+    }
+
     /** 60 for middle C. */
     public int midi() {
         return 12 * (octave + 1) + SEMITONES[LETTERS.indexOf(letter)] + alter;

@@ -1,0 +1,62 @@
+package vividroster.core.music;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A length as note values on paper.
+ *
+ * @param halvings of a whole note: 0 whole, 1 half, 2 quarter, to 7 for a 128th
+ * @param dots 0 to 2
+ * @param actual notes of a group that take the time of {@code normal}; 1 and 1 outside a group
+ */
+public record Notated(int halvings, int dots, int actual, int normal) {
+
+    private static final int WHOLE = 4 * Beats.PER_BEAT;
+    private static final int[][] GROUPS = {{1, 1}, {3, 2}, {5, 4}, {7, 4}, {2, 3}, {4, 3}, {6, 4}};
+
+    public Beats length() {
+        long base = (long) WHOLE >> halvings;
+        long dotted = dots == 2 ? base * 7 / 4 : dots == 1 ? base * 3 / 2 : base;
+        return new Beats((int) (dotted * normal / actual));
+    }
+
+    /** One note value, or several tied ones where none alone is so long; longest first. */
+    public static List<Notated> of(Beats length) {
+        List<Notated> values = new ArrayList<>();
+        int left = length.ticks();
+        while (left > 0) {
+            Notated next = exact(left);
+            if (next == null) {
+                next = longestWithin(left);
+            }
+            values.add(next);
+            left -= next.length().ticks();
+        }
+        return values;
+    }
+
+    private static Notated exact(int ticks) {
+        for (int[] group : GROUPS) {
+            for (int dots = 0; dots <= 2; dots++) {
+                for (int halvings = 0; halvings <= 7; halvings++) {
+                    Notated value = new Notated(halvings, dots, group[0], group[1]);
+                    if (value.length().ticks() == ticks) {
+                        return value;
+                    }
+                }
+            }
+        }
+        return null;
+    }
+
+    private static Notated longestWithin(int ticks) {
+        for (int halvings = 0; halvings <= 7; halvings++) {
+            Notated value = new Notated(halvings, 0, 1, 1);
+            if (value.length().ticks() <= ticks) {
+                return value;
+            }
+        }
+        throw new IllegalArgumentException("a length of " + ticks + " ticks is too short to be written");
+    }
+}

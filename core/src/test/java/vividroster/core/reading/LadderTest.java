@@ -1,0 +1,95 @@
+package vividroster.core.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import vividroster.core.instrument.Range;
+import vividroster.core.music.Bpm;
+import vividroster.core.music.Part;
+import vividroster.core.reading.HotSpots.HotSpot;
+import vividroster.core.reading.HotSpots.Reason;
+import vividroster.core.reading.Ladder.Habit;
+import vividroster.core.reading.Ladder.Kind;
+import vividroster.core.reading.Ladder.Step;
+
+class LadderTest {
+
+    private static final Range STAGE = Range.parse("C4-A4");
+    private static final Part LINE =
+            Lines.notes("C major", "4/4", "C4 D4 E4*2 | F#4 G4 F#4*2 | C4 G4 C4*2 | C4 D4 E4*2 | F#4 G4 F#4*2 | C4*4");
+
+    private static List<HotSpot> spots() {
+        return HotSpots.of(LINE, STAGE, new Bpm(60));
+    }
+
+    @Test
+    void hotSpotsTellWhyAndTheMostRewardingComesFirst() {
+        assertThat(spots()).extracting(HotSpot::measure).containsExactly(1, 2, 4);
+        assertThat(spots().getFirst().reasons()).containsExactly(Reason.TRAP, Reason.ALTERED);
+        assertThat(spots().get(1).reasons()).containsExactly(Reason.WIDE_LEAP);
+        assertThat(spots().get(2).recalls()).as("measure 5 is measure 2 again").hasValue(1);
+    }
+
+    @Test
+    void fastNotesAndNotesBeyondTheStageAreReasons() {
+        Part part = Lines.notes("C major", "4/4", "C4/4 D4/4 E4/4 F4/4 G4 B4 C4");
+        assertThat(HotSpots.of(part, STAGE, new Bpm(60)).getFirst().reasons())
+                .contains(Reason.FAST, Reason.BEYOND_RANGE);
+        assertThat(HotSpots.of(Lines.notes("C major", "4/4", "C4 D4 E4 F4"), STAGE, new Bpm(60)))
+                .isEmpty();
+    }
+
+    private static List<Kind> kinds(Habit habit, double minutes) {
+        return Ladder.of(LINE, spots(), 24, new Bpm(60), habit, minutes).steps().stream()
+                .map(Step::kind)
+                .toList();
+    }
+
+    @Test
+    void eachHabitHasItsOrder() {
+        assertThat(kinds(Habit.SPOTS_FIRST, 20))
+                .containsExactly(
+                        Kind.ISOLATE, Kind.JOIN, Kind.ISOLATE, Kind.JOIN, Kind.RECALL, Kind.WHOLE_SLOW, Kind.WHOLE);
+        assertThat(kinds(Habit.WHOLE_SPOT_WHOLE, 20))
+                .startsWith(Kind.WHOLE_SLOW, Kind.ISOLATE)
+                .endsWith(Kind.WHOLE);
+        assertThat(kinds(Habit.STRAIGHT_THROUGH, 20)).startsWith(Kind.WHOLE_SLOW);
+    }
+
+    @Test
+    void aStepTakesItsBeatsAndAWord() {
+        Step isolate = Ladder.of(LINE, spots(), 24, new Bpm(60), Habit.SPOTS_FIRST, 20)
+                .steps()
+                .getFirst();
+        // three times four beats at 36 are 20 s, and 8 s of talk
+        assertThat(isolate.tempo()).isEqualTo(new Bpm(36));
+        assertThat(isolate.seconds()).isEqualTo(28);
+        assertThat(isolate.from()).isEqualTo(1);
+    }
+
+    @Test
+    void theLeastValuableIsDroppedFirstAndSaid() {
+        Ladder ladder = Ladder.of(LINE, spots(), 24, new Bpm(60), Habit.SPOTS_FIRST, 2);
+        assertThat(ladder.dropped().getFirst().kind()).isEqualTo(Kind.RECALL);
+        assertThat(ladder.steps()).extracting(Step::kind).endsWith(Kind.WHOLE);
+        assertThat(ladder.seconds()).isLessThanOrEqualTo(120);
+        assertThatThrownBy(() -> Ladder.of(LINE, spots(), 24, new Bpm(60), Habit.SPOTS_FIRST, 0))
+                .hasMessage("minutes must be more than 0 and at most 120, was 0.0");
+    }
+
+    @Property
+    void aLadderNeverTakesMoreThanTheMinutesAskedFor(
+            @ForAll @DoubleRange(min = 0.1, max = 30) double minutes,
+            @ForAll Habit habit,
+            @ForAll @IntRange(min = 20, max = 200) int tempo) {
+        Ladder ladder = Ladder.of(LINE, spots(), 24, new Bpm(tempo), habit, minutes);
+        assertThat(ladder.seconds()).isLessThanOrEqualTo(minutes * 60);
+        assertThat(ladder.steps().stream().mapToDouble(Step::seconds).sum()).isEqualTo(ladder.seconds());
+    }
+}
