@@ -1,0 +1,299 @@
+package vividroster.formats.musicxml;
+
+import java.io.StringWriter;
+import java.util.List;
+import java.util.Optional;
+import javax.xml.stream.XMLOutputFactory;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamWriter;
+import vividroster.core.instrument.Clef;
+import vividroster.core.instrument.Instrument;
+import vividroster.core.music.Beats;
+import vividroster.core.music.Bpm;
+import vividroster.core.music.Key;
+import vividroster.core.music.Measure;
+import vividroster.core.music.Meter;
+import vividroster.core.music.Mode;
+import vividroster.core.music.Part;
+import vividroster.core.music.Signs;
+import vividroster.core.music.Transposition;
+
+/** Writes one part as MusicXML 4.0 partwise, as an instrument reads it or at concert pitch. */
+public final class MusicXmlWriter {
+
+    static final int DIVISIONS = Beats.PER_BEAT;
+
+    private MusicXmlWriter() {}
+
+    /** @param written as the instrument reads it; the file tells how it sounds */
+    public static String write(String title, Part written, Instrument instrument) {
+        return write(title, written, instrument.name(), instrument.clef(), instrument.transposition());
+    }
+
+    /** @param sounding at concert pitch, in the treble clef */
+    public static String writeConcert(String title, Part sounding) {
+        return write(title, sounding, "Concert pitch", Clef.TREBLE, Transposition.CONCERT);
+    }
+
+    private static String write(String title, Part part, String name, Clef clef, Transposition transposition) {
+        StringWriter text = new StringWriter();
+        try {
+            XMLStreamWriter xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
+            new Writing(xml).score(title, part, name, clef, transposition);
+            xml.close();
+        } catch (XMLStreamException e) {
+            throw new IllegalStateException(e);
+        }
+        return text.toString();
+    }
+
+    /** Elements, opened and closed. */
+    static final class Writing {
+
+        final XMLStreamWriter xml;
+
+        Writing(XMLStreamWriter xml) {
+            this.xml = xml;
+        }
+
+        void open(String name, String... attributes) throws XMLStreamException {
+            xml.writeStartElement(name);
+            attributes(attributes);
+        }
+
+        private void attributes(String... attributes) throws XMLStreamException {
+            for (int i = 0; i < attributes.length; i += 2) {
+                xml.writeAttribute(attributes[i], attributes[i + 1]);
+            }
+        }
+
+        void close() throws XMLStreamException {
+            xml.writeEndElement();
+        }
+
+        void text(String name, Object value) throws XMLStreamException {
+            xml.writeStartElement(name);
+            xml.writeCharacters(String.valueOf(value));
+            xml.writeEndElement();
+        }
+
+        void empty(String name, String... attributes) throws XMLStreamException {
+            xml.writeEmptyElement(name);
+            attributes(attributes);
+        }
+
+        void score(String title, Part part, String name, Clef clef, Transposition transposition)
+                throws XMLStreamException {
+            xml.writeStartDocument("UTF-8", "1.0");
+            open("score-partwise", "version", "4.0");
+            if (!title.isEmpty()) {
+                open("work");
+                text("work-title", title);
+                close();
+            }
+            open("part-list");
+            open("score-part", "id", "P1");
+            text("part-name", name);
+            close();
+            close();
+            open("part", "id", "P1");
+            NoteWriting notes = new NoteWriting(this, part);
+            for (int i = 0; i < part.measures().size(); i++) {
+                measure(part, i, clef, transposition, notes);
+            }
+            close();
+            close();
+            xml.writeEndDocument();
+        }
+
+        private void measure(Part part, int index, Clef clef, Transposition transposition, NoteWriting notes)
+                throws XMLStreamException {
+            Measure measure = part.measures().get(index);
+            boolean split = index > 0 && part.measures().get(index - 1).number() == measure.number();
+            String number = split ? "X" + index : String.valueOf(measure.number());
+            if (measure.number() == 0 || split) {
+                open("measure", "number", number, "implicit", "yes");
+            } else {
+                open("measure", "number", number);
+            }
+            Signs signs = measure.signs();
+            if (signs.forwardRepeat() || !signs.endingBegins().isEmpty()) {
+                open("barline", "location", "left");
+                if (!signs.endingBegins().isEmpty()) {
+                    empty("ending", "number", numbers(signs), "type", "start");
+                }
+                if (signs.forwardRepeat()) {
+                    empty("repeat", "direction", "forward");
+                }
+                close();
+            }
+            attributes(part, index, clef, transposition);
+            directionsBefore(part, index);
+            notes.measure(index);
+            directionsAfter(signs);
+            endings(part, index);
+            close();
+        }
+
+        private static String numbers(Signs signs) {
+            return String.join(
+                    ",",
+                    signs.endingBegins().stream().sorted().map(String::valueOf).toList());
+        }
+
+        private void attributes(Part part, int index, Clef clef, Transposition transposition)
+                throws XMLStreamException {
+            Measure measure = part.measures().get(index);
+            boolean first = index == 0;
+            if (!first && measure.key().isEmpty() && measure.meter().isEmpty()) {
+                return;
+            }
+            open("attributes");
+            if (first) {
+                text("divisions", DIVISIONS);
+            }
+            Optional<Key> key = measure.key().or(() -> first ? Optional.of(part.key()) : Optional.empty());
+            if (key.isPresent()) {
+                open("key");
+                text("fifths", key.get().fifths());
+                text("mode", key.get().mode() == Mode.MAJOR ? "major" : "minor");
+                close();
+            }
+            Optional<Meter> meter = measure.meter().or(() -> first ? Optional.of(part.meter()) : Optional.empty());
+            if (meter.isPresent()) {
+                open("time");
+                text("beats", meter.get().count());
+                text("beat-type", meter.get().unit());
+                close();
+            }
+            if (first) {
+                open("clef");
+                text(
+                        "sign",
+                        clef == Clef.TREBLE ? "G" : clef == Clef.BASS ? "F" : clef == Clef.ALTO ? "C" : "percussion");
+                if (clef != Clef.PERCUSSION) {
+                    text("line", clef == Clef.TREBLE ? 2 : clef == Clef.BASS ? 4 : 3);
+                }
+                close();
+                if (!transposition.equals(Transposition.CONCERT)) {
+                    int octaves = transposition.semitones() / 12;
+                    open("transpose");
+                    text("diatonic", transposition.steps() - 7 * octaves);
+                    text("chromatic", transposition.semitones() - 12 * octaves);
+                    if (octaves != 0) {
+                        text("octave-change", octaves);
+                    }
+                    close();
+                }
+            }
+            close();
+        }
+
+        private void directionsBefore(Part part, int index) throws XMLStreamException {
+            Measure measure = part.measures().get(index);
+            Optional<Bpm> tempo = measure.tempo().or(() -> index == 0 ? part.tempo() : Optional.empty());
+            if (tempo.isPresent()) {
+                open("direction", "placement", "above");
+                open("direction-type");
+                open("metronome");
+                text("beat-unit", "quarter");
+                text("per-minute", tempo.get().value());
+                close();
+                close();
+                empty("sound", "tempo", String.valueOf(tempo.get().value()));
+                close();
+            }
+            if (!measure.words().isEmpty()) {
+                words(measure.words());
+                close();
+            }
+            if (measure.signs().segno().isPresent()) {
+                sign("segno", "segno", sounded(measure.signs().segno().get(), "segno"));
+            }
+            if (measure.signs().coda().isPresent()) {
+                sign("coda", "coda", sounded(measure.signs().coda().get(), "coda"));
+            }
+        }
+
+        private static String sounded(String name, String usual) {
+            return name.isEmpty() ? usual : name;
+        }
+
+        private void sign(String element, String sound, String name) throws XMLStreamException {
+            open("direction", "placement", "above");
+            open("direction-type");
+            empty(element);
+            close();
+            empty("sound", sound, name);
+            close();
+        }
+
+        /** Leaves the direction open for a sound. */
+        private void words(String words) throws XMLStreamException {
+            open("direction", "placement", "above");
+            open("direction-type");
+            text("words", words);
+            close();
+        }
+
+        private void directionsAfter(Signs signs) throws XMLStreamException {
+            if (signs.toCoda().isPresent()) {
+                words("To Coda");
+                empty("sound", "tocoda", sounded(signs.toCoda().get(), "coda"));
+                close();
+            }
+            if (signs.fine()) {
+                words("Fine");
+                empty("sound", "fine", "yes");
+                close();
+            }
+            if (signs.jump().isPresent()) {
+                Signs.Jump jump = signs.jump().get();
+                words(jump.words());
+                if (jump.segno().isPresent()) {
+                    empty("sound", "dalsegno", sounded(jump.segno().get(), "segno"));
+                } else {
+                    empty("sound", "dacapo", "yes");
+                }
+                close();
+            }
+        }
+
+        private void endings(Part part, int index) throws XMLStreamException {
+            Signs signs = part.measures().get(index).signs();
+            boolean last = index == part.measures().size() - 1;
+            if (!signs.endingStops() && !signs.closesRepeat() && !last) {
+                return;
+            }
+            open("barline", "location", "right");
+            if (last || signs.closesRepeat()) {
+                text("bar-style", "light-heavy");
+            }
+            if (signs.endingStops()) {
+                empty(
+                        "ending",
+                        "number",
+                        bracketNumbers(part.measures(), index),
+                        "type",
+                        signs.closesRepeat() ? "stop" : "discontinue");
+            }
+            if (signs.closesRepeat()) {
+                if (signs.repeatTimes() > 2) {
+                    empty("repeat", "direction", "backward", "times", String.valueOf(signs.repeatTimes()));
+                } else {
+                    empty("repeat", "direction", "backward");
+                }
+            }
+            close();
+        }
+
+        private static String bracketNumbers(List<Measure> measures, int index) {
+            for (int i = index; i >= 0; i--) {
+                if (!measures.get(i).signs().endingBegins().isEmpty()) {
+                    return numbers(measures.get(i).signs());
+                }
+            }
+            return "1";
+        }
+    }
+}
