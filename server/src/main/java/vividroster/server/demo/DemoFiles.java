@@ -51,6 +51,17 @@ final class DemoFiles {
         return Objects.requireNonNull(DemoFiles.class.getResourceAsStream("/demo/" + name), name);
     }
 
+    /** One tune of a volume, as it is written in ABC. */
+    static String tune(String volume, int number) {
+        String book = new String(bytes("lines/" + volume + ".abc"), StandardCharsets.UTF_8);
+        for (String tune : book.split("(?m)^(?=X:)")) {
+            if (tune.startsWith("X:" + number + "\n")) {
+                return tune.strip() + "\n";
+            }
+        }
+        throw new IllegalStateException("the " + volume + " volume has no line " + number);
+    }
+
     static List<String> split(String cell) {
         return cell.isBlank() ? List.of() : List.of(cell.split("\\|"));
     }

@@ -21,15 +21,14 @@ import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
-import vividroster.core.music.Bpm;
-import vividroster.core.music.Key;
-import vividroster.core.music.Meter;
 import vividroster.server.checks.Checks;
 import vividroster.server.library.BeltLook;
 import vividroster.server.library.Book;
 import vividroster.server.library.Library;
-import vividroster.server.library.LineFacts;
 import vividroster.server.library.TestFacts;
+import vividroster.server.lines.LineNotations;
+import vividroster.server.lines.LineNotations.Format;
+import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.platform.Ids;
 
 /** Puts the demo's book, checks, tests and belts on the shelves. */
@@ -37,14 +36,22 @@ final class DemoLibrary {
 
     private final Library library;
     private final Checks checks;
+    private final LineNotations notations;
     private final InstrumentCatalog catalog;
     private final UUID programId;
     private final UUID accountId;
     private final Map<String, Milestone> byKey = new LinkedHashMap<>();
     private int shelfOrder;
 
-    private DemoLibrary(Library library, Checks checks, InstrumentCatalog catalog, UUID programId, UUID accountId) {
+    private DemoLibrary(
+            Library library,
+            Checks checks,
+            LineNotations notations,
+            InstrumentCatalog catalog,
+            UUID programId,
+            UUID accountId) {
         this.library = library;
+        this.notations = notations;
         this.catalog = catalog;
         this.checks = checks;
         this.programId = programId;
@@ -53,8 +60,13 @@ final class DemoLibrary {
 
     /** @return milestones by the keys that orders and stories use */
     static Map<String, Milestone> load(
-            Library library, Checks checks, InstrumentCatalog catalog, UUID programId, UUID accountId) {
-        DemoLibrary demo = new DemoLibrary(library, checks, catalog, programId, accountId);
+            Library library,
+            Checks checks,
+            LineNotations notations,
+            InstrumentCatalog catalog,
+            UUID programId,
+            UUID accountId) {
+        DemoLibrary demo = new DemoLibrary(library, checks, notations, catalog, programId, accountId);
         demo.checks();
         demo.lines();
         demo.tests();
@@ -108,22 +120,21 @@ final class DemoLibrary {
                 library.addBook(programId, added);
                 return added;
             });
+            Source source = new Source(
+                    Format.ABC, DemoFiles.tune(row.get("volume").toLowerCase(), Integer.parseInt(row.get("number"))));
             Milestone line =
                     milestone(MilestoneKind.LINE, row, row.get("number"), new PassRule.OneGoodTry(), List.of());
             library.addLine(
                     programId,
                     keep(row.get("key"), line),
-                    new LineFacts(
+                    notations.facts(
                             line.id(),
                             book.id(),
                             Integer.parseInt(row.get("page")),
                             Integer.parseInt(row.get("number")),
-                            Key.named(row.get("concert key")),
-                            Meter.parse(row.get("meter")),
-                            new Bpm(Integer.parseInt(row.get("tempo"))),
-                            Integer.parseInt(row.get("measures")),
-                            Integer.parseInt(row.get("played"))),
+                            source),
                     ++shelfOrder);
+            notations.keep(programId, accountId, line.id(), source);
         }
     }
 

@@ -32,6 +32,7 @@ import vividroster.server.checks.Checks;
 import vividroster.server.hearing.HeardAttempt;
 import vividroster.server.hearing.Hearing;
 import vividroster.server.library.Library;
+import vividroster.server.lines.LineNotations;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Role;
@@ -49,6 +50,7 @@ public class DemoLoader {
     private final Rosters rosters;
     private final Library library;
     private final Checks checks;
+    private final LineNotations notations;
     private final Orders orders;
     private final Hearing hearing;
     private final DemoFirstWeeks firstWeeks;
@@ -60,6 +62,7 @@ public class DemoLoader {
             Rosters rosters,
             Library library,
             Checks checks,
+            LineNotations notations,
             Orders orders,
             Hearing hearing,
             DemoFirstWeeks firstWeeks,
@@ -69,6 +72,7 @@ public class DemoLoader {
         this.rosters = rosters;
         this.library = library;
         this.checks = checks;
+        this.notations = notations;
         this.orders = orders;
         this.hearing = hearing;
         this.firstWeeks = firstWeeks;
@@ -86,7 +90,8 @@ public class DemoLoader {
         Map<String, SchoolClass> classes = classes(programId);
         Map<UUID, String> names = new LinkedHashMap<>();
         List<Seat> seats = seats(programId, classes, names);
-        Map<String, Milestone> milestones = DemoLibrary.load(library, checks, catalog, programId, people.getFirst());
+        Map<String, Milestone> milestones =
+                DemoLibrary.load(library, checks, notations, catalog, programId, people.getFirst());
         List<MilestoneOrder> set = orders(classes, milestones);
         orders.load(programId, people.getFirst(), set);
 

@@ -1,0 +1,136 @@
+package vividroster.server.lines;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Bpm;
+import vividroster.core.music.Measure;
+import vividroster.core.music.Part;
+import vividroster.core.music.Score;
+import vividroster.core.reading.Roadmap;
+import vividroster.formats.abc.AbcException;
+import vividroster.formats.abc.AbcReader;
+import vividroster.formats.musicxml.MusicXmlException;
+import vividroster.formats.musicxml.MusicXmlReader;
+import vividroster.server.library.Library;
+import vividroster.server.library.LineFacts;
+import vividroster.server.platform.Problem;
+
+/** The notes of lines, kept in the open format they came in. */
+@Service
+public class LineNotations {
+
+    private static final Bpm WITHOUT_MARK = new Bpm(100);
+
+    private final NotationQueries queries;
+    private final Library library;
+    private final InstrumentCatalog catalog;
+
+    LineNotations(NotationQueries queries, Library library, InstrumentCatalog catalog) {
+        this.queries = queries;
+        this.library = library;
+        this.catalog = catalog;
+    }
+
+    public enum Format {
+        ABC,
+        MUSICXML
+    }
+
+    /** @param text of the file; for a compressed file see {@link #read(byte[], boolean)} */
+    public record Source(Format format, String text) {}
+
+    /**
+     * Reads a file of either format, told by its content.
+     *
+     * @param topLine whether chords and further voices of a MusicXML file are reduced to the top line
+     * @throws Problem with the place of what cannot be read
+     */
+    public Score read(byte[] file, boolean topLine) {
+        if (file.length == 0) {
+            throw Problem.input("file", "Nothing was sent.");
+        }
+        String begin = new String(file, 0, Math.min(file.length, 200), StandardCharsets.UTF_8).stripLeading();
+        boolean xml = begin.startsWith("<") || begin.startsWith("\uFEFF<") || begin.startsWith("PK");
+        return xml ? readXml(file, topLine) : readAbc(new String(file, StandardCharsets.UTF_8));
+    }
+
+    private Score readXml(byte[] file, boolean topLine) {
+        try {
+            return MusicXmlReader.read(file, catalog, new MusicXmlReader.Options(topLine));
+        } catch (MusicXmlException e) {
+            throw Problem.input("file", e.getMessage());
+        } catch (IllegalArgumentException e) {
+            throw Problem.input(
+                    "file", "The file is MusicXML, but one of its values cannot be: " + e.getMessage() + ".");
+        }
+    }
+
+    private static Score readAbc(String text) {
+        try {
+            return AbcReader.read(text);
+        } catch (AbcException e) {
+            throw Problem.input("line " + e.line() + ", column " + e.column(), e.getMessage());
+        }
+    }
+
+    /** The facts of a line, told from its notes. */
+    public LineFacts facts(UUID lineId, UUID bookId, int page, int number, Source source) {
+        Part part = score(source).sounding();
+        List<Measure> measures = part.measures();
+        int printed = (int) measures.stream()
+                .map(Measure::number)
+                .filter(n -> n > 0)
+                .distinct()
+                .count();
+        int played = (int) Roadmap.of(part, Roadmap.Options.USUAL).indices().stream()
+                .filter(i -> measures.get(i).number() > 0)
+                .count();
+        return new LineFacts(
+                lineId,
+                bookId,
+                page,
+                number,
+                part.key(),
+                part.meter(),
+                part.tempo().orElse(WITHOUT_MARK),
+                printed,
+                played);
+    }
+
+    /** The notes of a line; empty where only facts are kept. */
+    @Transactional(readOnly = true)
+    public Optional<Score> score(UUID programId, UUID lineId) {
+        return queries.find(programId, lineId).map(this::score);
+    }
+
+    private Score score(Source source) {
+        return read(source.text().getBytes(StandardCharsets.UTF_8), true);
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Source> source(UUID programId, UUID lineId) {
+        return queries.find(programId, lineId);
+    }
+
+    @Transactional(readOnly = true)
+    public Set<UUID> withNotes(UUID programId) {
+        return queries.findWithNotes(programId);
+    }
+
+    /** Keeps the notes of a line. @throws Problem when they cannot be read, or it is no line */
+    @Transactional
+    public void keep(UUID programId, UUID accountId, UUID lineId, Source source) {
+        if (library.milestone(programId, lineId).kind() != MilestoneKind.LINE) {
+            throw Problem.input("lineId", "Only a line of a book has notes.");
+        }
+        score(source);
+        queries.put(programId, lineId, source, accountId);
+    }
+}

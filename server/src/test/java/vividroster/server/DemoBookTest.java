@@ -1,0 +1,123 @@
+package vividroster.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import vividroster.core.instrument.Family;
+import vividroster.core.instrument.Instrument;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Beats;
+import vividroster.core.music.Measure;
+import vividroster.core.music.Part;
+import vividroster.core.music.Score;
+import vividroster.core.reading.Fitted;
+import vividroster.core.reading.Roadmap;
+import vividroster.core.reading.Traps;
+import vividroster.formats.abc.AbcReader;
+import vividroster.formats.catalog.InstrumentCatalogFile;
+import vividroster.formats.catalog.RangeFile;
+import vividroster.testkit.TestCluster;
+
+/** The tunes of the demo's method book. */
+class DemoBookTest {
+
+    private static final InstrumentCatalog CATALOG = InstrumentCatalogFile.shipped();
+
+    record Tune(String volume, Score score) {
+        @Override
+        public String toString() {
+            return volume + " " + score.title();
+        }
+    }
+
+    static Stream<Tune> tunes() throws IOException {
+        List<Tune> tunes = new ArrayList<>();
+        for (String volume : List.of("winds", "strings")) {
+            String book = Files.readString(TestCluster.projectRoot().resolve("demo/lines/" + volume + ".abc"));
+            for (String tune : book.split("(?m)^(?=X:)")) {
+                if (tune.startsWith("X:")) {
+                    tunes.add(new Tune(volume, AbcReader.read(tune)));
+                }
+            }
+        }
+        return tunes.stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("tunes")
+    void everyTuneOfTheDemoIsWhole(Tune tune) {
+        Part part = tune.score().sounding();
+        assertThat(Roadmap.of(part, Roadmap.Options.USUAL).played()).isNotEmpty();
+        Beats pickUp = part.hasPickUp() ? part.measures().getFirst().length() : Beats.ZERO;
+        for (int i = 0; i < part.measures().size(); i++) {
+            Measure measure = part.measures().get(i);
+            Beats full = Beats.of(part.meterAt(i));
+            boolean short_ = measure.length().equals(full.minus(pickUp));
+            assertThat(measure.length().equals(full) || measure.number() == 0 || short_)
+                    .as("measure " + measure.number() + " of " + tune + " has "
+                            + measure.length().value() + " beats")
+                    .isTrue();
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("tunes")
+    void everyTuneCanBePlayedByEveryInstrumentOfItsVolume(Tune tune) {
+        for (Instrument instrument : CATALOG.inScoreOrder()) {
+            boolean strings = instrument.family() == Family.STRING;
+            if (!instrument.pitched() || strings != tune.volume().equals("strings")) {
+                continue;
+            }
+            Fitted fitted = Fitted.of(
+                    tune.score().partOf(instrument.code()),
+                    instrument.transposition(),
+                    RangeFile.shipped().get(instrument.code()).firstYear());
+            assertThat(fitted.outside()).as(tune + " for " + instrument.name()).isEmpty();
+        }
+    }
+
+    @Test
+    void theBookHasWhatABookNeeds() throws IOException {
+        List<Tune> tunes = tunes().toList();
+        assertThat(tunes).filteredOn(t -> t.volume().equals("winds")).hasSizeGreaterThanOrEqualTo(40);
+        assertThat(tunes).filteredOn(t -> t.volume().equals("strings")).hasSizeGreaterThanOrEqualTo(30);
+        Set<String> found = new HashSet<>();
+        for (Tune tune : tunes) {
+            Part part = tune.score().sounding();
+            found.add("key " + part.key().name());
+            found.add("meter " + part.meter());
+            found.add(part.hasPickUp() ? "pick-up" : "");
+            found.add(tune.score().own().isEmpty() ? "" : "part of its own");
+            Traps.of(part).forEach(trap -> found.add(trap.getClass().getSimpleName()));
+            part.measures().forEach(measure -> {
+                measure.signs().jump().ifPresent(jump -> found.add(jump.words()));
+                found.add(measure.signs().endingBegins().isEmpty() ? "" : "endings");
+                measure.notes().forEach(note -> note.marks().forEach(mark -> found.add(mark.name())));
+            });
+        }
+        assertThat(found)
+                .contains(
+                        "pick-up",
+                        "endings",
+                        "D.C. al Fine",
+                        "D.S. al Coda",
+                        "FERMATA",
+                        "part of its own",
+                        "StillAltered",
+                        "MustBeCounted",
+                        "meter 6/8",
+                        "meter 3/4",
+                        "meter 2/4",
+                        "key C minor",
+                        "key A major");
+    }
+}
