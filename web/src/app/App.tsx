@@ -21,6 +21,7 @@ import { SignIn } from "./SignIn";
 const CheckEditPage = lazy(async () => ({
   default: (await import("../features/library/CheckEditPage")).CheckEditPage,
 }));
+const LinePage = lazy(async () => ({ default: (await import("../features/line/LinePage")).LinePage }));
 const FitPage = lazy(async () => ({ default: (await import("../features/fit/FitPage")).FitPage }));
 const PartnerCheckPage = lazy(async () => ({
   default: (await import("../features/partners/PartnerCheckPage")).PartnerCheckPage,
@@ -61,6 +62,10 @@ export function App() {
               <Route path="/library/checks/:milestoneId/edit" element={<CheckEditPage />} />
             </>
           )}
+          <Route
+            path="/library/lines/:lineId"
+            element={<LinePage director={me.data.role === "DIRECTOR"} />}
+          />
           <Route
             path="/library/checks/:milestoneId"
             element={<CheckPage director={me.data.role === "DIRECTOR"} />}

@@ -83,6 +83,8 @@ function Shelf({ library, kind }: { library: LibraryView; kind: MilestoneKind })
 }
 
 function Lines({ lines }: { lines: Milestone[] }) {
+  const { search } = useScope();
+  const kept = scopeSearch(search, {});
   const books = [...new Set(lines.map((line) => line.line?.book ?? ""))];
   return (
     <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
@@ -116,7 +118,8 @@ function Lines({ lines }: { lines: Milestone[] }) {
                   <tr key={m.id} className="border-b border-[var(--hairline)]">
                     <td className="soft py-1 pr-3">{m.line?.page}</td>
                     <td className="pr-3">
-                      <b>{m.shortName}</b> {m.title}
+                      <b>{m.shortName}</b>{" "}
+                      <Link to={{ pathname: `/library/lines/${m.id}`, search: kept }}>{m.title}</Link>
                     </td>
                     <td className="soft pr-3">{m.line?.concertKey}</td>
                     <td className="soft pr-3">{m.line?.meter}</td>

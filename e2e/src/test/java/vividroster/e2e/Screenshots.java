@@ -57,6 +57,14 @@ public final class Screenshots {
             seat.page().keyboard().press("Enter");
             shots.shoot("order");
             shots.take("library", "/library" + winds);
+            seat.page()
+                    .navigate("/library/lines/" + milestone(director, "LINE", "16") + "?class="
+                            + classId(director, "Concert Winds") + "&instrument=horn");
+            seat.page()
+                    .getByRole(AriaRole.IMG, named("Notation for Horn"))
+                    .locator("svg")
+                    .waitFor();
+            shots.shoot("line");
             shots.take("hear", "/hear/" + line + trumpets);
             seat.page().keyboard().press("s");
             seat.page()

@@ -1,0 +1,121 @@
+import { useQuery } from "@tanstack/react-query";
+import { lazy, Suspense, useState } from "react";
+import { Link, useParams } from "react-router";
+import type { LineNotes, Milestone } from "../../api/types";
+import { instrumentsQuery, libraryQuery, railQuery } from "../../app/queries";
+import { scopeSearch, useScope } from "../../app/scope";
+import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { DemandTable } from "./DemandTable";
+import { KeyStrip } from "./KeyStrip";
+import { bracketsOf, lasting, readersIn, readingOf } from "./line";
+import { lineNotesQuery } from "./line.queries";
+import { PlayBar } from "./PlayBar";
+import { PracticeLadder } from "./PracticeLadder";
+import { RoadmapRibbon } from "./RoadmapRibbon";
+import { TrapList } from "./TrapList";
+import { TypeLine } from "./TypeLine";
+
+const Staff = lazy(() => import("./Staff"));
+
+/** One line: as the section chosen reads it, the way through it, what misleads, what it asks, and how it sounds. */
+export function LinePage({ director }: { director: boolean }) {
+  const { lineId = "" } = useParams();
+  const { scope, search } = useScope();
+  const library = useQuery(libraryQuery);
+  const notes = useQuery(lineNotesQuery(lineId, scope.instrument));
+  const [typing, setTyping] = useState(false);
+  const line = library.data?.milestones.find((m) => m.id === lineId);
+  if (notes.isError) return <Failed error={notes.error} again={() => void notes.refetch()} />;
+  if (notes.isPending || !library.data) return <Skeleton rows={9} />;
+  const kept = scopeSearch(search, {});
+  return (
+    <>
+      <Heading title={line ? `${line.shortName}  ${line.title}` : "Line"} words={line?.line && facts(line)}>
+        {director && (
+          <button
+            type="button"
+            className="btn btn-outline hairline h-9 min-h-0"
+            onClick={() => setTyping(!typing)}
+          >
+            {typing ? "Back to the line" : notes.data ? "Type it anew" : "Type its notes"}
+          </button>
+        )}
+        {notes.data && (
+          <a className="btn btn-outline hairline h-9 min-h-0" href={`/api/lines/${lineId}/line.mid`}>
+            MIDI
+          </a>
+        )}
+        {notes.data && (
+          <a
+            className="btn btn-outline hairline h-9 min-h-0"
+            href={`/api/lines/${lineId}/line.musicxml${scope.instrument ? `?instrument=${scope.instrument}` : ""}`}
+          >
+            MusicXML
+          </a>
+        )}
+        <Link className="btn btn-primary h-9 min-h-0" to={{ pathname: `/hear/${lineId}`, search: kept }}>
+          Hear it
+        </Link>
+      </Heading>
+      {typing && <TypeLine lineId={lineId} abc={notes.data?.abc ?? ""} onKept={() => setTyping(false)} />}
+      {!typing && !notes.data && (
+        <Empty>
+          Only facts are kept of this line: page, number, key, meter, tempo. Of a published book one holds no
+          rights to, that is all one should keep.
+        </Empty>
+      )}
+      {!typing && notes.data && <Reading lineId={lineId} notes={notes.data} />}
+    </>
+  );
+}
+
+const facts = (line: Milestone) =>
+  line.line &&
+  `${line.line.book}, page ${line.line.page} · concert ${line.line.concertKey} · ${line.line.meter}`;
+
+function Reading({ lineId, notes }: { lineId: string; notes: LineNotes }) {
+  const { scope } = useScope();
+  const rail = useQuery({ ...railQuery(scope.classId), enabled: Boolean(scope.classId) });
+  const instruments = useQuery(instrumentsQuery);
+  const [place, setPlace] = useState(-1);
+  const { analysis, musicXml } = notes;
+  const reading = readingOf(analysis, scope.instrument);
+  const readers = readersIn(analysis, rail.data?.sections ?? []);
+  const name = instruments.data?.find((i) => i.code === scope.instrument)?.name ?? "concert pitch";
+  return (
+    <div className="grid gap-5">
+      <KeyStrip readers={readers} concertKey={analysis.concertKey} />
+      <Suspense
+        fallback={<div className="skeleton bg-base-200 h-40 rounded-md" aria-label="Loading the notation" />}
+      >
+        <Staff
+          musicXml={musicXml}
+          label={`Notation for ${name}`}
+          brackets={bracketsOf(reading)}
+          sounding={analysis.order[place]?.index}
+        />
+      </Suspense>
+      <PlayBar analysis={analysis} onPlace={setPlace} />
+      {analysis.fault ? (
+        <p role="alert" className="font-semibold">
+          {analysis.fault}
+        </p>
+      ) : (
+        <RoadmapRibbon
+          analysis={analysis}
+          place={place}
+          words={`${analysis.totalBeats} beats, ${lasting(analysis.seconds)}`}
+        />
+      )}
+      <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+        <div className="grid content-start gap-5">
+          <TrapList reading={reading} echoes={analysis.echoes} />
+          {scope.instrument && reading && !analysis.fault && (
+            <PracticeLadder lineId={lineId} instrument={scope.instrument} />
+          )}
+        </div>
+        <DemandTable readers={readers} chosen={scope.instrument} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,109 @@
+import { Play, Square } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
+import type { LineAnalysis } from "../../api/types";
+import { Button } from "../../ui/parts";
+import { useKeys } from "../../app/useKeys";
+import { planOf } from "./playback";
+import { play, type Playing } from "./player";
+
+/** Plays the line as it sounds: count-in, metronome, pace, and a stretch again and again. */
+export function PlayBar({ analysis, onPlace }: { analysis: LineAnalysis; onPlace: (place: number) => void }) {
+  const [pace, setPace] = useState(100);
+  const [countIn, setCountIn] = useState(true);
+  const [metronome, setMetronome] = useState(false);
+  const [again, setAgain] = useState(false);
+  const [on, setOn] = useState(false);
+  const last = Math.max(0, analysis.order.length - 1);
+  const [stretch, setStretch] = useState<[number, number]>([0, last]);
+  const playing = useRef<Playing>(undefined);
+  const wanted = useRef(false);
+  const repeat = useRef(again);
+  useEffect(() => {
+    repeat.current = again;
+  });
+  useEffect(
+    () => () => {
+      wanted.current = false;
+      playing.current?.stop();
+    },
+    [],
+  );
+  const [from, to] = [Math.min(stretch[0], last), Math.min(Math.max(...stretch), last)];
+  const start = () => {
+    const plan = planOf(analysis, { pace: pace / 100, countIn, metronome, from, to });
+    wanted.current = true;
+    setOn(true);
+    playing.current = play(plan, from, onPlace, () => {
+      onPlace(-1);
+      if (wanted.current && repeat.current) return start();
+      wanted.current = false;
+      setOn(false);
+    });
+  };
+  const stop = () => {
+    wanted.current = false;
+    playing.current?.stop();
+  };
+  useKeys({ p: () => (on ? stop() : start()) });
+  if (analysis.order.length === 0) return null;
+  const measure = (which: 0 | 1) => (
+    <select
+      aria-label={which === 0 ? "From measure" : "To measure"}
+      className="select select-sm hairline bg-base-100 w-20 border-[1.5px]"
+      value={which === 0 ? from : to}
+      onChange={(event) => {
+        const next = Number(event.target.value);
+        setStretch(which === 0 ? [next, Math.max(next, to)] : [Math.min(from, next), next]);
+      }}
+    >
+      {analysis.order.map((played, i) => (
+        <option key={i} value={i}>
+          {played.number === 0 ? "up" : played.number}
+          {played.pass > 1 ? ` (${played.pass})` : ""}
+        </option>
+      ))}
+    </select>
+  );
+  return (
+    <div className="flex flex-wrap items-center gap-x-5 gap-y-2" role="group" aria-label="Play the line">
+      <Button look="primary" onClick={on ? stop : start}>
+        {on ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}
+        {on ? "Stop" : "Play"}
+      </Button>
+      <label className="flex items-center gap-2">
+        <span className="soft">♩ =</span>
+        <b className="w-8 text-right">{Math.round((analysis.tempoBpm * pace) / 100)}</b>
+        <input
+          type="range"
+          min={40}
+          max={120}
+          step={5}
+          value={pace}
+          aria-label="Pace in percent of the tempo"
+          className="range range-xs w-36"
+          onChange={(event) => setPace(Number(event.target.value))}
+        />
+      </label>
+      <span className="flex items-center gap-2">
+        {measure(0)} <span className="soft">to</span> {measure(1)}
+      </span>
+      {(
+        [
+          ["Count in", countIn, setCountIn],
+          ["Metronome", metronome, setMetronome],
+          ["Again and again", again, setAgain],
+        ] as const
+      ).map(([name, value, set]) => (
+        <label key={name} className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={value}
+            onChange={(event) => set(event.target.checked)}
+          />
+          {name}
+        </label>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,46 @@
+import clsx from "clsx";
+import type { LineAnalysis } from "../../api/types";
+
+interface Props {
+  analysis: LineAnalysis;
+  /** Place in the played order that sounds; -1 for none. */
+  place: number;
+  words: string;
+}
+
+/** The measures in the order really played. A later pass is set lower, a jump back begins with an arc. */
+export function RoadmapRibbon({ analysis, place, words }: Props) {
+  return (
+    <section aria-label="Roadmap">
+      <p className="small soft mb-1">
+        In the order played: {analysis.order.length} measures, {words}
+      </p>
+      <ol className="flex flex-wrap gap-y-2">
+        {analysis.order.map((played, i) => {
+          const before = analysis.order[i - 1];
+          const jumps = before && played.index !== before.index + 1;
+          const signs = analysis.measures[played.index]?.signs ?? "";
+          return (
+            <li
+              key={i}
+              title={signs || undefined}
+              className={clsx(
+                "grid h-9 min-w-9 place-items-center border-y-[1.5px] border-r-[1.5px] px-1.5 text-[0.9rem]",
+                i === 0 || jumps ? "border-l-[3px]" : "",
+                jumps && "ml-1.5",
+                place === i ? "bg-neutral text-neutral-content border-neutral" : "border-base-content",
+                place !== i && played.pass > 1 && "bg-base-200",
+              )}
+            >
+              <span>
+                {played.number === 0 ? "up" : played.number}
+                {signs && <span aria-hidden>·</span>}
+                <span className="sr-only">{signs && `, ${signs}`}</span>
+              </span>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}

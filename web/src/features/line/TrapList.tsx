@@ -1,0 +1,42 @@
+import type { LineAnalysis, SectionReading } from "../../api/types";
+
+/** What misleads this section, numbered as the brackets under the staff, and what only repeats an earlier measure. */
+export function TrapList({ reading, echoes }: { reading?: SectionReading; echoes: LineAnalysis["echoes"] }) {
+  const recalled = echoes.filter((echo) => echo.likeness !== "SAME_RHYTHM");
+  return (
+    <div className="grid content-start gap-4">
+      <section aria-label="Traps">
+        <h2 className="mb-1 text-lg">Traps</h2>
+        {!reading && <p className="soft">Choose a section to see what misleads it.</p>}
+        {reading?.traps.length === 0 && <p className="soft">Nothing misleads here.</p>}
+        <ol>
+          {reading?.traps.map((trap, i) => (
+            <li key={i} className="grid grid-cols-[1.4rem_3.4rem_1fr] border-b border-[var(--hairline)] py-1">
+              <b>{i + 1}</b>
+              <span className="soft">{trap.kind === "NEVER_AS_SIGNED" ? "all" : `m. ${trap.number}`}</span>
+              <span>{trap.sentence}</span>
+            </li>
+          ))}
+        </ol>
+        {reading && reading.outside.length > 0 && (
+          <p className="mt-1.5">
+            Beyond this stage’s range: <b>{reading.outside.join(", ")}</b>
+          </p>
+        )}
+      </section>
+      {recalled.length > 0 && (
+        <section aria-label="Recalled">
+          <h2 className="mb-1 text-lg">Recall, do not start anew</h2>
+          <ul>
+            {recalled.map((echo) => (
+              <li key={echo.measure} className="grid grid-cols-[3.4rem_1fr] py-0.5">
+                <span className="soft">m. {echo.number}</span>
+                <span>{echo.sentence}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </div>
+  );
+}
