@@ -24,6 +24,9 @@ public final class Bench {
         if (wanted.isEmpty() || wanted.contains("grid")) {
             GridBench.run();
         }
+        if (wanted.isEmpty() || wanted.contains("lines")) {
+            LinesBench.run();
+        }
         System.exit(0);
     }
 }

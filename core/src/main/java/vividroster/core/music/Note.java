@@ -1,9 +1,9 @@
 package vividroster.core.music;
 
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 
 /**
  * A note or a rest of one voice.
@@ -56,7 +56,7 @@ public record Note(
         if (tied && pitch.isEmpty()) {
             throw new IllegalArgumentException("a rest cannot be tied");
         }
-        marks = marks.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(marks));
+        marks = Set.copyOf(marks);
         graces = List.copyOf(graces);
     }
 
@@ -76,7 +76,15 @@ public record Note(
         return new Note(Optional.of(other), length, tied, slurs, marks, graces, lyric);
     }
 
-    public Note withGraces(List<Pitch> others) {
-        return new Note(pitch, length, tied, slurs, marks, others, lyric);
+    /** With its grace notes; a rest stays as it is. */
+    public Note moved(UnaryOperator<Pitch> move) {
+        return new Note(
+                pitch.map(move),
+                length,
+                tied,
+                slurs,
+                marks,
+                graces.stream().map(move).toList(),
+                lyric);
     }
 }

@@ -61,16 +61,17 @@ public record Part(Key key, Meter meter, Optional<Bpm> tempo, List<Measure> meas
      * and notes are respelled together.
      */
     public Part writtenFor(Transposition transposition) {
-        return moved(-transposition.steps(), -transposition.semitones());
+        return writtenFor(transposition, 0);
+    }
+
+    /** The same, so many octaves higher. */
+    public Part writtenFor(Transposition transposition, int octaves) {
+        return moved(7 * octaves - transposition.steps(), 12 * octaves - transposition.semitones());
     }
 
     /** As it sounds, when this is how an instrument reads it. */
     public Part soundingOn(Transposition transposition) {
         return moved(transposition.steps(), transposition.semitones());
-    }
-
-    public Part octaves(int up) {
-        return moved(7 * up, 12 * up);
     }
 
     private Part moved(int steps, int semitones) {
@@ -81,15 +82,11 @@ public record Part(Key key, Meter meter, Optional<Bpm> tempo, List<Measure> meas
             inForce = measure.key().orElse(inForce);
             int shift = respelling(inForce, steps, semitones);
             UnaryOperator<Pitch> move = pitch -> pitch.moved(steps + shift, semitones);
-            others.add(measure.withNotes(measure.notes().stream()
-                            .map(note -> note.pitch()
-                                    .map(pitch -> note.withPitch(move.apply(pitch))
-                                            .withGraces(note.graces().stream()
-                                                    .map(move)
-                                                    .toList()))
-                                    .orElse(note))
-                            .toList())
-                    .withKey(measure.key().map(k -> movedKey(k, steps, semitones))));
+            List<Note> notes = new ArrayList<>(measure.notes().size());
+            for (Note note : measure.notes()) {
+                notes.add(note.isRest() ? note : note.moved(move));
+            }
+            others.add(measure.withNotes(notes).withKey(measure.key().map(k -> movedKey(k, steps, semitones))));
         }
         return new Part(moved, meter, tempo, others);
     }

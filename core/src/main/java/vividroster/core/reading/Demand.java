@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Bpm;
+import vividroster.core.music.Key;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
 import vividroster.core.music.Note.Mark;
@@ -49,28 +50,25 @@ public final class Demand {
     private static Optional<Peak> peak(Kind kind, Part part, Range stage, Bpm tempo) {
         Peak best = null;
         Optional<Pitch> before = Optional.empty();
+        Key key = part.key();
         for (int m = 0; m < part.measures().size(); m++) {
             Measure measure = part.measures().get(m);
+            key = measure.key().orElse(key);
             double value = switch (kind) {
                 case NOTES_PER_SECOND -> fastest(measure, tempo);
                 case LEAP -> widest(measure, before);
                 case ABOVE_RANGE ->
                     farthest(measure, p -> p.midi() - stage.high().midi());
                 case BELOW_RANGE -> farthest(measure, p -> stage.low().midi() - p.midi());
-                case ALTERED -> altered(part, m);
+                case ALTERED -> altered(measure, key);
                 case BREATH_SECONDS -> 0;
             };
-            before = last(measure).or(() -> Optional.empty());
+            before = measure.notes().getLast().pitch();
             if (!Double.isNaN(value) && (best == null || value > best.value())) {
                 best = new Peak(kind, value, m);
             }
         }
         return Optional.ofNullable(best);
-    }
-
-    private static Optional<Pitch> last(Measure measure) {
-        Note last = measure.notes().getLast();
-        return last.pitch();
     }
 
     private static double fastest(Measure measure, Bpm tempo) {
@@ -102,10 +100,10 @@ public final class Demand {
                 .orElse(Double.NaN);
     }
 
-    private static double altered(Part part, int m) {
-        return part.measures().get(m).notes().stream()
+    private static double altered(Measure measure, Key key) {
+        return measure.notes().stream()
                 .flatMap(n -> n.pitch().stream())
-                .filter(p -> p.alter() != part.keyAt(m).alterOf(p.letter()))
+                .filter(p -> p.alter() != key.alterOf(p.letter()))
                 .count();
     }
 

@@ -27,7 +27,16 @@ public final class Echoes {
 
     /** The nearest likeness of every measure that has one, to the earliest measure; silent measures have none. */
     public static List<Echo> within(Part part) {
-        List<Map<String, Integer>> seen = new ArrayList<>();
+        return within(part, List.of(Likeness.values()));
+    }
+
+    /** Measures with the very notes of an earlier one, whatever its slurs and marks. */
+    public static List<Echo> recalled(Part part) {
+        return within(part, List.of(Likeness.SAME_BUT_SLURS));
+    }
+
+    private static List<Echo> within(Part part, List<Likeness> asked) {
+        List<Map<List<Object>, Integer>> seen = new ArrayList<>();
         for (int i = 0; i < Likeness.values().length; i++) {
             seen.add(new HashMap<>());
         }
@@ -38,8 +47,8 @@ public final class Echoes {
                 continue;
             }
             Optional<Echo> echo = Optional.empty();
-            for (Likeness likeness : Likeness.values()) {
-                String print = print(measure, likeness);
+            for (Likeness likeness : asked) {
+                List<Object> print = print(measure, likeness);
                 Integer earlier = seen.get(likeness.ordinal()).putIfAbsent(print, m);
                 boolean worthSaying =
                         likeness != Likeness.SAME_RHYTHM || measure.notes().size() > 2;
@@ -52,26 +61,30 @@ public final class Echoes {
         return List.copyOf(echoes);
     }
 
-    private static String print(Measure measure, Likeness likeness) {
-        StringBuilder print = new StringBuilder();
+    /** What two measures must share to be so far alike. */
+    private static List<Object> print(Measure measure, Likeness likeness) {
+        List<Object> print = new ArrayList<>(4 * measure.notes().size());
         Integer first = null;
         for (Note note : measure.notes()) {
-            print.append(note.length().ticks()).append(note.tied() ? "~" : "");
+            print.add(note.length());
+            print.add(note.tied());
             if (note.isRest()) {
-                print.append("r;");
+                print.add("rest");
                 continue;
             }
             int step = note.pitch().orElseThrow().step();
             first = first == null ? step : first;
-            switch (likeness) {
-                case SAME ->
-                    print.append(note.pitch().get()).append(note.slurs()).append(note.marks());
-                case SAME_BUT_SLURS -> print.append(note.pitch().get());
-                case SAME_RHYTHM_OTHER_PLACE -> print.append(step - first);
-                case SAME_RHYTHM -> print.append('n');
+            print.add(
+                    switch (likeness) {
+                        case SAME, SAME_BUT_SLURS -> note.pitch().orElseThrow();
+                        case SAME_RHYTHM_OTHER_PLACE -> step - first;
+                        case SAME_RHYTHM -> "note";
+                    });
+            if (likeness == Likeness.SAME) {
+                print.add(note.slurs());
+                print.add(note.marks());
             }
-            print.append(';');
         }
-        return print.toString();
+        return print;
     }
 }

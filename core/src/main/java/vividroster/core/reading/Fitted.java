@@ -18,21 +18,24 @@ public record Fitted(Part part, int octaves, List<Pitch> outside) {
 
     /** The octave with the least beyond the range; of two alike, the nearest. */
     public static Fitted of(Part sounding, Transposition transposition, Range range) {
-        Part written = sounding.writtenFor(transposition);
+        int[] midis = sounding.pitches().stream()
+                .mapToInt(p -> p.midi() - transposition.semitones())
+                .toArray();
         int best = 0;
         int least = Integer.MAX_VALUE;
         for (int distance = 0; distance <= FARTHEST; distance++) {
             for (int octaves : distance == 0 ? new int[] {0} : new int[] {distance, -distance}) {
-                int beyond = written.pitches().stream()
-                        .mapToInt(p -> beyond(p, octaves, range))
-                        .sum();
+                int beyond = 0;
+                for (int midi : midis) {
+                    beyond += beyond(midi + 12 * octaves, range);
+                }
                 if (beyond < least) {
                     least = beyond;
                     best = octaves;
                 }
             }
         }
-        Part fitted = best == 0 ? written : written.octaves(best);
+        Part fitted = sounding.writtenFor(transposition, best);
         return new Fitted(
                 fitted,
                 best,
@@ -42,8 +45,7 @@ public record Fitted(Part part, int octaves, List<Pitch> outside) {
                         .toList());
     }
 
-    private static int beyond(Pitch pitch, int octaves, Range range) {
-        int midi = pitch.midi() + 12 * octaves;
+    private static int beyond(int midi, Range range) {
         return Math.max(
                 0, Math.max(range.low().midi() - midi, midi - range.high().midi()));
     }

@@ -15,7 +15,6 @@ import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.reading.Accidentals.Known;
-import vividroster.core.reading.Echoes.Likeness;
 
 /** Measures worth isolating for a section, the most rewarding first. */
 public final class HotSpots {
@@ -52,9 +51,7 @@ public final class HotSpots {
     /** Measures without a reason are left out. */
     public static List<HotSpot> of(Part written, Range stage, Bpm tempo) {
         Map<Integer, Integer> equals = new HashMap<>();
-        Echoes.within(written).stream()
-                .filter(e -> e.likeness() == Likeness.SAME || e.likeness() == Likeness.SAME_BUT_SLURS)
-                .forEach(e -> equals.put(e.measure(), e.earlier()));
+        Echoes.recalled(written).forEach(e -> equals.put(e.measure(), e.earlier()));
         Set<Integer> trapped = new java.util.HashSet<>();
         Traps.of(written).stream()
                 .filter(t -> !(t instanceof Traps.NeverAsSigned))

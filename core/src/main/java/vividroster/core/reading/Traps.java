@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
 import vividroster.core.music.Beats;
-import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
@@ -156,30 +155,15 @@ public final class Traps {
     }
 
     private static List<Trap> neverAsSigned(Part part) {
-        TreeMap<Character, Pitch> altered = new TreeMap<>();
-        for (int m = 0; m < part.measures().size(); m++) {
-            Measure measure = part.measures().get(m);
-            for (Note note : measure.notes()) {
-                note.pitch()
-                        .filter(p -> p.alter() != 0 || part.key().alterOf(p.letter()) != 0)
-                        .ifPresent(p -> altered.putIfAbsent(p.letter(), p));
-            }
-        }
+        TreeMap<Character, List<Pitch>> byLetter = new TreeMap<>();
+        part.pitches()
+                .forEach(p -> byLetter.computeIfAbsent(p.letter(), l -> new ArrayList<>())
+                        .add(p));
         List<Trap> traps = new ArrayList<>();
-        altered.forEach((letter, pitch) -> {
-            long as = part.pitches().stream()
-                    .filter(p -> p.letter() == letter && p.alter() == part.key().alterOf(letter))
-                    .count();
-            long other = part.pitches().stream()
-                    .filter(p -> p.letter() == letter && p.alter() != part.key().alterOf(letter))
-                    .count();
-            if (as == 0 && other > 1) {
-                traps.add(new NeverAsSigned(
-                        letter,
-                        part.pitches().stream()
-                                .filter(p -> p.letter() == letter)
-                                .findFirst()
-                                .orElse(pitch)));
+        byLetter.forEach((letter, pitches) -> {
+            int signed = part.key().alterOf(letter);
+            if (pitches.size() > 1 && pitches.stream().noneMatch(p -> p.alter() == signed)) {
+                traps.add(new NeverAsSigned(letter, pitches.getFirst()));
             }
         });
         return traps;
