@@ -10,5 +10,5 @@ export VIVID_TEST_DURABLE=yes
 
 echo "Building ..."
 build_with_classpath bench
-"$JAVA_HOME/bin/java" -XX:+UseSerialGC -Xmx768m --enable-native-access=ALL-UNNAMED \
+"$JAVA_HOME/bin/java" -XX:+UseSerialGC -Xmx768m --enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow \
   -cp "bench/target/classes:$CLASSPATH_OF" vividroster.bench.Bench "$@"
