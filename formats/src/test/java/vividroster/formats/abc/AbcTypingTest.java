@@ -1,0 +1,115 @@
+package vividroster.formats.abc;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.instrument.Range;
+import vividroster.core.music.Bpm;
+import vividroster.core.music.Note;
+import vividroster.core.music.Part;
+import vividroster.core.music.Pitch;
+import vividroster.core.music.Score;
+import vividroster.core.reading.Demand;
+import vividroster.core.reading.Echoes;
+import vividroster.core.reading.Roadmap;
+import vividroster.core.reading.Roadmap.RoadmapException;
+import vividroster.core.reading.Timeline;
+import vividroster.core.reading.Traps;
+import vividroster.formats.catalog.InstrumentCatalogFile;
+import vividroster.formats.catalog.RangeFile;
+import vividroster.formats.musicxml.MusicXmlReader;
+import vividroster.formats.musicxml.MusicXmlWriter;
+
+/** A line is looked at while it is typed, so every half-typed one must be read or refused in words. */
+class AbcTypingTest {
+
+    private static final InstrumentCatalog CATALOG = InstrumentCatalogFile.shipped();
+    private static final String LINE = "X:1\nT:Rope and pulley\nM:4/4\nL:1/8\nQ:1/4=92\nK:Eb\n"
+            + "B2|:!segno!e2 =a2 {g}a2 .a>g|(3efg (b4 c'2)|[1 z2 !fermata!e6:|[2 !tocoda!^f2-f2 z4|\n"
+            + "[M:3/4] e2 g2 [K:G] b2|!fine!d6|!D.S.alcoda!g6|!coda!\"softly\"g6|]\n"
+            + "V:Horn\nz2|e8|e8|z8|z8|z6|d6|g6|g6|]\nw:one two\n";
+    private static final String LETTERS = "ABCabcxz^=_,'/23456789|:[]()-<>{}!~\"% \nKMLQVw.";
+
+    /** Empty when it is refused in words that name a place inside the text. */
+    private static Score readOrRefused(String text) {
+        try {
+            return AbcReader.read(text);
+        } catch (AbcException e) {
+            assertThat(e.getMessage()).as(text).isNotBlank().doesNotContain("null", "Exception");
+            assertThat(e.line()).as(text).isBetween(1, (int) text.lines().count() + 1);
+            assertThat(e.column()).as(text).isPositive();
+            return null;
+        }
+    }
+
+    @Test
+    void everyBeginningOfALineIsReadOrRefusedInWords() {
+        for (int end = 0; end <= LINE.length(); end++) {
+            readOrRefused(LINE.substring(0, end));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4})
+    void aSlipOfTheFingerIsReadOrRefusedInWordsAndWhatIsReadCanBeWorkedWith(long seed) {
+        Random random = new Random(seed);
+        int read = 0;
+        for (int i = 0; i < 1_500; i++) {
+            StringBuilder text = new StringBuilder(LINE);
+            for (int slips = 1 + random.nextInt(3); slips > 0; slips--) {
+                int at = random.nextInt(text.length());
+                char letter = LETTERS.charAt(random.nextInt(LETTERS.length()));
+                switch (random.nextInt(3)) {
+                    case 0 -> text.setCharAt(at, letter);
+                    case 1 -> text.insert(at, letter);
+                    default -> text.deleteCharAt(at);
+                }
+            }
+            Score score = readOrRefused(text.toString());
+            if (score != null) {
+                read++;
+                workWith(score, text.toString());
+            }
+        }
+        assertThat(read).isPositive();
+    }
+
+    private static void workWith(Score score, String text) {
+        Part part = score.sounding();
+        Range range = RangeFile.shipped().get("flute").firstYear();
+        try {
+            Timeline.of(part, Roadmap.of(part, Roadmap.Options.USUAL), Timeline.Options.PLAYBACK);
+        } catch (RoadmapException e) {
+            assertThat(e.getMessage()).as(text).isNotBlank();
+        }
+        Traps.of(part);
+        Echoes.within(part);
+        Demand.of(part, range, new Bpm(90));
+        String xml = MusicXmlWriter.writeConcert(score.title(), part);
+        Score again =
+                MusicXmlReader.read(xml.getBytes(StandardCharsets.UTF_8), CATALOG, new MusicXmlReader.Options(false));
+        assertThat(struck(again.sounding())).as(text).isEqualTo(struck(part));
+    }
+
+    /** Pitches that are begun anew; a length with no sign of its own is written as notes tied together. */
+    private static List<Pitch> struck(Part part) {
+        List<Pitch> struck = new ArrayList<>();
+        Note before = null;
+        for (Note note :
+                part.measures().stream().flatMap(m -> m.notes().stream()).toList()) {
+            boolean held = before != null && before.tied() && before.pitch().equals(note.pitch());
+            if (!held) {
+                note.pitch().ifPresent(struck::add);
+            }
+            before = note;
+        }
+        return struck;
+    }
+}
