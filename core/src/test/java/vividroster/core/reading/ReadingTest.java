@@ -162,4 +162,36 @@ class ReadingTest {
                         new Echo(3, 0, Likeness.SAME_RHYTHM),
                         new Echo(6, 5, Likeness.SAME_RHYTHM_OTHER_PLACE));
     }
+
+    @Test
+    void aMeasureWithTheSameNotesIsRecalledFromTheFirstOfThem() {
+        Part part = Lines.notes(
+                "C major", "4/4", "C4 D4 E4 F4 | G4*4 | C4 D4 E4 F4 | C4 D4 E4*2 | C4 D4 E4 F4 | r*4 | r*4");
+        assertThat(Echoes.recalled(part))
+                .containsExactly(new Echo(2, 0, Likeness.SAME_BUT_SLURS), new Echo(4, 0, Likeness.SAME_BUT_SLURS));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"E-flat major", "B major", "D-flat major", "F-sharp minor"})
+    void inWhateverOctaveItIsReadItSoundsTheSame(String key) {
+        Part part = Lines.notes(key, "4/4", "Bb3 C#4 Eb4 F#4 | Gb5*2 A4 Cb5");
+        for (Transposition transposition : List.of(
+                new Transposition(0, 0),
+                new Transposition(-1, -2),
+                new Transposition(-5, -9),
+                new Transposition(-4, -7))) {
+            for (String low : List.of("C2", "Bb3", "E4")) {
+                Fitted fitted = Fitted.of(
+                        part,
+                        transposition,
+                        new Range(Pitch.named(low), Pitch.named(low).moved(14, 24)));
+                assertThat(fitted.part().pitches())
+                        .extracting(p -> p.midi() + transposition.semitones() - 12 * fitted.octaves())
+                        .isEqualTo(part.pitches().stream().map(Pitch::midi).toList());
+                assertThat(fitted.outside())
+                        .allSatisfy(p -> assertThat(fitted.part().pitches()).contains(p));
+                assertThat(Math.abs(fitted.part().key().fifths())).isLessThan(7);
+            }
+        }
+    }
 }

@@ -28,6 +28,9 @@ final class NoteReading {
     static Optional<Pitch> pitch(org.audiveris.proxymusic.Note note) {
         if (note.getPitch() != null) {
             var p = note.getPitch();
+            if (p.getStep() == null) {
+                throw new IllegalArgumentException("a note has no letter from A to G");
+            }
             int alter = p.getAlter() == null ? 0 : (int) Math.round(p.getAlter().doubleValue());
             return Optional.of(new Pitch(p.getStep().value().charAt(0), Math.clamp(alter, -2, 2), p.getOctave()));
         }

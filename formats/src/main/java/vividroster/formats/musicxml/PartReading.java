@@ -50,7 +50,7 @@ final class PartReading {
         if (part.getMeasure().size() > 2_000) {
             throw new MusicXmlException("The part \"" + name + "\" has more than 2,000 measures.");
         }
-        part.getMeasure().forEach(reading::measure);
+        part.getMeasure().forEach(reading::measureOrRefuse);
         return reading;
     }
 
@@ -71,8 +71,28 @@ final class PartReading {
         if (marked.isEmpty()) {
             throw new MusicXmlException("The part \"" + name + "\" has no measures.");
         }
-        return new Part(firstKey.orElse(new Key(0, Mode.MAJOR)), firstMeter.orElse(meter), firstTempo, marked)
-                .soundingOn(transposition);
+        try {
+            return new Part(firstKey.orElse(new Key(0, Mode.MAJOR)), firstMeter.orElse(meter), firstTempo, marked)
+                    .soundingOn(transposition);
+        } catch (IllegalArgumentException e) {
+            throw new MusicXmlException(
+                    "The part \"" + name + "\" cannot be turned to concert pitch: " + e.getMessage() + ".", e);
+        }
+    }
+
+    /** Values that no music can have are told with the measure where they stand. */
+    private void measureOrRefuse(ScorePartwise.Part.Measure measure) {
+        try {
+            measure(measure);
+        } catch (MusicXmlException e) {
+            throw e;
+        } catch (IllegalArgumentException | ArithmeticException e) {
+            throw new MusicXmlException(place(measure.getNumber()) + " cannot be read: " + e.getMessage() + ".", e);
+        }
+    }
+
+    private String place(String measure) {
+        return "Measure " + measure + (name.isEmpty() ? "" : " of \"" + name + "\"");
     }
 
     private void measure(ScorePartwise.Part.Measure measure) {
@@ -185,7 +205,7 @@ final class PartReading {
             return true;
         }
         if (!options.topLine() && note.getRest() == null) {
-            throw new MusicXmlException("Measure " + measure + (name.isEmpty() ? "" : " of \"" + name + "\"")
+            throw new MusicXmlException(place(measure)
                     + " has a second voice; a line of a method book is one voice. Keep the top line, or choose another"
                     + " file.");
         }
@@ -198,7 +218,7 @@ final class PartReading {
             return;
         }
         if (!options.topLine()) {
-            throw new MusicXmlException("Measure " + measure + (name.isEmpty() ? "" : " of \"" + name + "\"")
+            throw new MusicXmlException(place(measure)
                     + " has a chord; a line of a method book is one voice. Keep the top line, or choose another file.");
         }
         Optional<Pitch> pitch = NoteReading.pitch(note);
@@ -231,17 +251,24 @@ final class PartReading {
             int count = 0;
             int unit = 0;
             for (var one : time.getTimeSignature()) {
-                String value = one.getValue().strip();
+                String value = String.valueOf(one.getValue()).strip();
                 if (one.getName().getLocalPart().equals("beats")) {
                     for (String part : value.split("\\+")) {
-                        count += Integer.parseInt(part.strip());
+                        count += whole(part.strip());
                     }
                 } else {
-                    unit = Integer.parseInt(value);
+                    unit = whole(value);
                 }
             }
-            return unit == 0 ? Optional.empty() : Optional.of(new Meter(count, unit));
+            return time.getTimeSignature().isEmpty() ? Optional.empty() : Optional.of(new Meter(count, unit));
         });
+    }
+
+    private static int whole(String text) {
+        if (!text.matches("\\d{1,3}")) {
+            throw new IllegalArgumentException("a meter of \"" + text + "\"");
+        }
+        return Integer.parseInt(text);
     }
 
     private void transposition(Attributes attributes) {

@@ -51,7 +51,8 @@ final class SignsReading {
         }
         if (barline.getEnding() != null) {
             if (barline.getEnding().getType() == StartStopDiscontinue.START) {
-                for (String number : barline.getEnding().getNumber().split("[ ,]+")) {
+                String numbers = barline.getEnding().getNumber();
+                for (String number : numbers == null ? new String[0] : numbers.split("[ ,]+")) {
                     if (number.matches("\\d{1,2}")) {
                         endings.add(Integer.valueOf(number));
                     }
@@ -156,8 +157,8 @@ final class SignsReading {
     }
 
     private static Optional<Bpm> printed(Metronome mark) {
-        String digits = mark.getPerMinute().getValue().replaceAll("[^0-9.]", "");
-        if (digits.isEmpty()) {
+        String digits = String.valueOf(mark.getPerMinute().getValue()).replaceAll("[^0-9.]", "");
+        if (!digits.matches("\\d{1,6}(\\.\\d*)?")) {
             return Optional.empty();
         }
         double quarters = switch (mark.getBeatUnit()) {

@@ -6,12 +6,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import vividroster.core.instrument.Instrument;
@@ -248,5 +251,47 @@ class MusicXmlTest {
         String outside = "<?xml version=\"1.0\"?><!DOCTYPE s [<!ENTITY x SYSTEM \"file:///etc/hostname\">]>"
                 + "<score-partwise><work><work-title>&x;</work-title></work><part-list/></score-partwise>";
         assertThatThrownBy(() -> read(outside)).hasMessage("The file has no part with notes.");
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {11, 12, 13})
+    void aDamagedFileIsReadOrRefusedInWords(long seed) {
+        Score line = AbcReader.read(
+                "X:1\nT:Damaged\nM:4/4\nL:1/4\nQ:1/4=84\nK:Eb\n|:e f (3g/a/b/ .a|[1b4:|[2{c}e4-|e2 !fine!z2|]\n");
+        byte[] whole =
+                MusicXmlWriter.writeConcert(line.title(), line.sounding()).getBytes(StandardCharsets.UTF_8);
+        Random random = new Random(seed);
+        int refused = 0;
+        for (int i = 0; i < 400; i++) {
+            byte[] file = random.nextInt(4) == 0 ? Arrays.copyOf(whole, random.nextInt(whole.length)) : whole.clone();
+            for (int slips = random.nextInt(4); slips > 0 && file.length > 0; slips--) {
+                file[random.nextInt(file.length)] = (byte) "0123456789-<>/abcXYZ&;\u0000".charAt(random.nextInt(22));
+            }
+            try {
+                MusicXmlReader.read(file, CATALOG, STRICT);
+            } catch (MusicXmlException e) {
+                refused++;
+                assertThat(e.getMessage()).isNotBlank().doesNotContain("null", "Exception");
+            }
+        }
+        assertThat(refused).isPositive();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "<step>C</step>; <step>H</step>; no letter from A to G",
+                "<octave>5</octave>; <octave>77</octave>; octave must be in 0..9",
+                "<beats>4</beats>; <beats>four</beats>; a meter of \"four\"",
+                "<beat-type>4</beat-type>; <beat-type>0</beat-type>; cannot be read",
+                "<duration>8</duration>; <duration>99999999999</duration>; cannot be read"
+            })
+    void aValueThatNoMusicHasIsToldWithItsMeasure(String right, String wrong, String sentence) {
+        String file = partwise(note("C", 5, 8, "") + "</measure>").replace(right, wrong);
+        assertThatThrownBy(() -> read(file))
+                .isInstanceOf(MusicXmlException.class)
+                .hasMessageStartingWith("Measure 1 of \"Trumpet\"")
+                .hasMessageContaining(sentence);
     }
 }
