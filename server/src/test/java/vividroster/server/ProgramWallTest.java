@@ -21,6 +21,9 @@ import vividroster.testkit.TestCluster;
 /** A signed-in person of one programme gets nothing of another, whatever ids they know. */
 class ProgramWallTest {
 
+    private static final String TUNE = "Seen by nobody else";
+    private static final String NOTES = "X:1\nT:" + TUNE + "\nM:4/4\nL:1/4\nK:Bb\nB c d e|B4|]\n";
+
     private final RunningServer server = RunningServer.shared();
     private final School theirs = School.open(server);
     private final School mine = School.open(server);
@@ -40,6 +43,7 @@ class ProgramWallTest {
         known.put("attemptId", attempt.get("id").toString());
         known.put("partnerCheckId", partnerCheck());
         known.put("demonstrationId", demonstration());
+        known.put("lineId", lineWithNotes());
         List<String> leaks = new ArrayList<>();
         int read = 0;
         var paths = JsonMapper.builder()
@@ -65,6 +69,7 @@ class ProgramWallTest {
                 String text = answer.text().replaceAll("\"instance\":\"[^\"]*\"", "");
                 boolean leak = known.values().stream().anyMatch(text::contains)
                         || text.contains(programName)
+                        || text.contains(TUNE)
                         || text.contains(theirs.id("Bo Lund").toString());
                 if (leak || answer.status() >= 500) {
                     leaks.add(filled + query + " answered " + answer.status() + " " + answer.text());
@@ -73,6 +78,15 @@ class ProgramWallTest {
         }
         assertThat(read).isGreaterThan(50);
         assertThat(leaks).isEmpty();
+    }
+
+    private String lineWithNotes() {
+        String lineId = theirs.id("line").toString();
+        assertThat(theirs.director()
+                        .post("/api/lines/" + lineId + "/notes", Map.of("abc", NOTES))
+                        .status())
+                .isEqualTo(204);
+        return lineId;
     }
 
     private String partnerCheck() {
@@ -141,6 +155,11 @@ class ProgramWallTest {
         assertThat(spy.post("/api/checks/" + theirs.id("check") + "/retire", Map.of())
                         .status())
                 .isEqualTo(404);
+        String notes = "/api/lines/" + lineWithNotes() + "/notes";
+        assertThat(spy.post(notes, Map.of("abc", NOTES.replace(TUNE, "Mischief")))
+                        .status())
+                .isEqualTo(404);
+        assertThat(theirs.director().get(notes).json().path("abc").asString()).isEqualTo(NOTES);
         String order = theirs.director()
                 .post("/api/season/orders", theirs.order(List.of(theirs.tutti()), "line 2"))
                 .json()
