@@ -86,7 +86,13 @@ function Reading({ lineId, notes }: { lineId: string; notes: LineNotes }) {
     <div className="grid gap-5">
       <KeyStrip readers={readers} concertKey={analysis.concertKey} />
       <Suspense
-        fallback={<div role="status" className="skeleton bg-base-200 h-40 rounded-md" aria-label="Loading the notation" />}
+        fallback={
+          <div
+            role="status"
+            className="skeleton bg-base-200 h-40 rounded-md"
+            aria-label="Loading the notation"
+          />
+        }
       >
         <Staff
           musicXml={musicXml}
