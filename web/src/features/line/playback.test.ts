@@ -1,18 +1,19 @@
 import { describe, expect, it } from "vitest";
 import type { LineAnalysis } from "../../api/types";
-import { placeAt, planOf, pulses, type PlayOptions } from "./playback";
+import { placeAt, planOf, type PlayOptions } from "./playback";
 
 const analysis = {
   tempoBpm: 60,
+  seconds: 12,
   meter: "4/4",
   measures: [
-    { index: 0, number: 1, beats: 4, signs: "" },
-    { index: 1, number: 2, beats: 4, signs: "" },
+    { index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "" },
+    { index: 1, number: 2, beats: 4, full: 4, pulse: 1, signs: "" },
   ],
   order: [
-    { index: 0, number: 1, pass: 1 },
-    { index: 1, number: 2, pass: 1 },
-    { index: 0, number: 1, pass: 2 },
+    { index: 0, number: 1, pass: 1, seconds: 0 },
+    { index: 1, number: 2, pass: 1, seconds: 4 },
+    { index: 0, number: 1, pass: 2, seconds: 8 },
   ],
   sounding: [
     { midi: 60, onset: 0, beats: 2, seconds: 0, lasts: 2, measure: 0 },
@@ -51,7 +52,8 @@ describe("playing a line", () => {
     const pickUp = {
       ...analysis,
       measures: [{ ...analysis.measures[0]!, beats: 1 }, analysis.measures[1]!],
-      order: analysis.order.slice(0, 2),
+      order: [analysis.order[0]!, { ...analysis.order[1]!, seconds: 1 }],
+      seconds: 5,
     } as LineAnalysis;
     expect(planOf(pickUp, { ...all, to: 1, countIn: true }).measures[0]).toBe(7);
   });
@@ -69,9 +71,27 @@ describe("playing a line", () => {
     expect(placeAt(plan, 1, 9)).toBe(2);
   });
 
-  it("taps two to a 6/8 and three to a 3/4", () => {
-    expect(pulses("6/8")).toEqual({ count: 2, beats: 1.5 });
-    expect(pulses("3/4")).toEqual({ count: 3, beats: 1 });
-    expect(pulses("2/2")).toEqual({ count: 2, beats: 2 });
+  it("clicks the meter and the tempo of the measure it is in", () => {
+    const changing = {
+      ...analysis,
+      measures: [analysis.measures[0]!, { index: 1, number: 2, beats: 3, full: 3, pulse: 1.5, signs: "" }],
+      order: [
+        { index: 0, number: 1, pass: 1, seconds: 0 },
+        { index: 1, number: 2, pass: 1, seconds: 4 },
+      ],
+      seconds: 5.5,
+      sounding: [{ midi: 60, onset: 4, beats: 3, seconds: 4, lasts: 1.5, measure: 1 }],
+    } as LineAnalysis;
+    const plan = planOf(changing, { ...all, to: 1, metronome: true, pace: 0.5 });
+    expect(plan.events.filter((e) => e.click).map((e) => [e.at, e.click])).toEqual([
+      [0, "strong"],
+      [2, "weak"],
+      [4, "weak"],
+      [6, "weak"],
+      [8, "strong"],
+      [9.5, "weak"],
+    ]);
+    expect(plan.events.filter((e) => e.midi).map((e) => [e.at, e.lasts])).toEqual([[8, 3]]);
+    expect(plan.ends).toBe(11);
   });
 });

@@ -26,62 +26,55 @@ export interface PlayOptions {
   to: number;
 }
 
-/** Beats of a measure's meter as the foot taps: three in a 3/4, two in a 6/8. */
-export function pulses(meter: string): { count: number; beats: number } {
-  const [count = 4, unit = 4] = meter.split("/").map(Number);
-  return unit === 8 && count % 3 === 0 && count > 3
-    ? { count: count / 3, beats: 1.5 }
-    : { count, beats: 4 / unit };
-}
-
 /** Everything to be sounded of a stretch of a line, with a measure counted in less the pick-up. */
 export function planOf(analysis: LineAnalysis, options: PlayOptions): Plan {
-  const secondsPerBeat = 60 / (analysis.tempoBpm * options.pace);
-  const { count, beats } = pulses(analysis.meter);
-  const lengths = analysis.order.map((played) => analysis.measures[played.index]?.beats ?? 0);
-  const begins = lengths.map((_, i) => lengths.slice(0, i).reduce((sum, length) => sum + length, 0));
-  const first = begins[options.from] ?? 0;
-  const last = (begins[options.to] ?? 0) + (lengths[options.to] ?? 0);
-  const full = count * beats;
-  const opening = lengths[options.from] ?? full;
-  const counted = options.countIn ? full - (opening < full ? opening : 0) + (opening < full ? full : 0) : 0;
-  const offset = counted * secondsPerBeat;
+  const ends = (place: number) => analysis.order[place + 1]?.seconds ?? analysis.seconds;
+  const begins = (place: number) => analysis.order[place]?.seconds ?? analysis.seconds;
+  const measureAt = (place: number) => analysis.measures[analysis.order[place]?.index ?? -1];
+  const secondsPerBeat = (place: number) =>
+    (ends(place) - begins(place)) / (measureAt(place)?.beats || 1) / options.pace;
+  const first = begins(options.from);
+  const last = ends(options.to);
+  const opening = measureAt(options.from);
+  const countedBeats =
+    options.countIn && opening
+      ? opening.beats < opening.full
+        ? 2 * opening.full - opening.beats
+        : opening.full
+      : 0;
+  const offset = countedBeats * secondsPerBeat(options.from);
+  const at = (seconds: number) => offset + (seconds - first) / options.pace;
   const events: Event[] = [];
-  for (let beat = 0; beat < counted - 1e-6; beat += beats) {
-    events.push({
-      at: beat * secondsPerBeat,
-      lasts: 0.05,
-      click: Math.abs(beat % full) < 1e-6 ? "strong" : "weak",
-    });
+  const click = (seconds: number, strong: boolean) =>
+    events.push({ at: seconds, lasts: 0.05, click: strong ? "strong" : "weak" });
+  if (opening) {
+    for (let beat = 0; beat < countedBeats - 1e-6; beat += opening.pulse) {
+      click(beat * secondsPerBeat(options.from), beat % opening.full < 1e-6);
+    }
   }
   analysis.sounding
-    .filter((note) => note.onset >= first - 1e-6 && note.onset < last - 1e-6)
+    .filter((note) => note.seconds >= first - 1e-6 && note.seconds < last - 1e-6)
     .forEach((note) =>
       events.push({
-        at: offset + (note.onset - first) * secondsPerBeat,
-        lasts: Math.min(note.beats, last - note.onset) * secondsPerBeat,
+        at: at(note.seconds),
+        lasts: Math.min(note.lasts, last - note.seconds) / options.pace,
         midi: note.midi,
       }),
     );
   if (options.metronome) {
     for (let place = options.from; place <= options.to; place++) {
-      const length = lengths[place] ?? 0;
-      const late = length < full && place === 0 ? full - length : 0;
-      for (let beat = 0; beat < length - 1e-6; beat += beats) {
-        events.push({
-          at: offset + ((begins[place] ?? 0) - first + beat) * secondsPerBeat,
-          lasts: 0.05,
-          click: beat === 0 && late === 0 ? "strong" : "weak",
-        });
+      const measure = measureAt(place);
+      if (!measure) continue;
+      const pickUp = place === 0 && measure.beats < measure.full;
+      for (let beat = 0; beat < measure.beats - 1e-6; beat += measure.pulse) {
+        click(at(begins(place)) + beat * secondsPerBeat(place), beat === 0 && !pickUp);
       }
     }
   }
   return {
     events: events.toSorted((a, b) => a.at - b.at),
-    measures: begins
-      .slice(options.from, options.to + 1)
-      .map((begin) => offset + (begin - first) * secondsPerBeat),
-    ends: offset + (last - first) * secondsPerBeat,
+    measures: analysis.order.slice(options.from, options.to + 1).map((played) => at(played.seconds)),
+    ends: at(last),
   };
 }
 

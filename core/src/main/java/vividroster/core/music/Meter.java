@@ -22,6 +22,12 @@ public record Meter(int count, int unit) {
         return count * 4.0 / unit;
     }
 
+    /** What the foot taps: a dotted quarter in 6/8, 9/8 and 12/8 (a dotted eighth in sixteenths), else the unit. */
+    public Beats pulse() {
+        boolean compound = unit >= 8 && count > 3 && count % 3 == 0;
+        return Beats.of(compound ? 12 : 4, unit);
+    }
+
     @Override
     public String toString() {
         return count + "/" + unit;

@@ -17,8 +17,12 @@ import vividroster.core.reading.Roadmap.Played;
  * @param notes in time
  * @param total beats of all measures played
  * @param seconds playing time at the tempo of each place, fermatas stretched, without count-in
+ * @param begins seconds from the beginning to each measure of the played order
  */
-public record Timeline(List<Sounding> notes, Beats total, double seconds) {
+public record Timeline(List<Sounding> notes, Beats total, double seconds, List<Double> begins) {
+
+    /** Of a line without a way through its measures. */
+    public static final Timeline NONE = new Timeline(List.of(), Beats.ZERO, 0, List.of());
 
     /**
      * @param fermataFactor how much longer a note under a fermata is, 1 for arithmetic and 2 to play it
@@ -54,17 +58,20 @@ public record Timeline(List<Sounding> notes, Beats total, double seconds) {
 
     public Timeline {
         notes = List.copyOf(notes);
+        begins = List.copyOf(begins);
     }
 
     public static Timeline of(Part part, Roadmap roadmap, Options options) {
         List<Bpm> tempos = tempos(part, options);
         List<Sounding> notes = new ArrayList<>();
+        List<Double> begins = new ArrayList<>();
         Beats onset = Beats.ZERO;
         double seconds = 0;
         boolean tiedOn = false;
         int before = -1;
         for (Played played : roadmap.played()) {
             Measure measure = part.measures().get(played.index());
+            begins.add(seconds);
             // A tie may cross into a second ending, never back.
             tiedOn &= played.index() > before;
             for (int i = 0; i < measure.notes().size(); i++) {
@@ -89,7 +96,7 @@ public record Timeline(List<Sounding> notes, Beats total, double seconds) {
             }
             before = played.index();
         }
-        return new Timeline(notes, onset, seconds);
+        return new Timeline(notes, onset, seconds, begins);
     }
 
     /** The tempo of every measure: a mark belongs to its place, so a jump back brings it back. */

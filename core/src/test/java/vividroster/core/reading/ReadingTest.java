@@ -9,6 +9,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Beats;
 import vividroster.core.music.Bpm;
+import vividroster.core.music.Meter;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Transposition;
@@ -193,5 +194,19 @@ class ReadingTest {
                 assertThat(Math.abs(fitted.part().key().fifths())).isLessThan(7);
             }
         }
+    }
+
+    @Test
+    void everyMeasurePlayedBeginsWhereTheOneBeforeEnds() {
+        Part part = Lines.notes("C major", "4/4", "C4*4 | D4*2 E4*2 | F4*4");
+        assertThat(timeline(part).begins()).containsExactly(0.0, 4.0, 8.0);
+        assertThat(Timeline.NONE.begins()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4/4,1", "3/4,1", "2/2,2", "6/8,1.5", "9/8,1.5", "12/8,1.5", "3/8,0.5", "5/8,0.5", "6/16,0.75", "6/4,1"
+    })
+    void theFootTapsThePulse(String meter, double beats) {
+        assertThat(Meter.parse(meter).pulse().value()).isEqualTo(beats);
     }
 }

@@ -1,12 +1,17 @@
 package vividroster.server.lines;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Ranges;
+import vividroster.core.music.Beats;
 import vividroster.core.music.Bpm;
+import vividroster.core.music.Measure;
+import vividroster.core.music.Meter;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Demand;
@@ -43,10 +48,17 @@ class LineReadings {
         FULL
     }
 
-    /** @param number as counted; index in the part */
-    record MeasureView(int index, int number, double beats, String signs) {}
+    /**
+     * @param index in the part
+     * @param number as counted
+     * @param beats as long as it is
+     * @param full as long as its meter makes it
+     * @param pulse beats from one tap of the foot to the next
+     */
+    record MeasureView(int index, int number, double beats, double full, double pulse, String signs) {}
 
-    record PlayedView(int index, int number, int pass) {}
+    /** @param seconds from the beginning to this measure */
+    record PlayedView(int index, int number, int pass, double seconds) {}
 
     /** @param midi as it sounds, 60 for middle C; onset and beats in quarters; measure by index */
     record SoundingView(int midi, double onset, double beats, double seconds, double lasts, int measure) {}
@@ -103,9 +115,7 @@ class LineReadings {
         } catch (Roadmap.RoadmapException e) {
             fault = "Measure " + e.measure() + ": " + e.getMessage() + ".";
         }
-        Timeline timeline = roadmap == null
-                ? new Timeline(List.of(), vividroster.core.music.Beats.ZERO, 0)
-                : Timeline.of(part, roadmap, Timeline.Options.PLAYBACK);
+        Timeline timeline = roadmap == null ? Timeline.NONE : Timeline.of(part, roadmap, Timeline.Options.PLAYBACK);
         return new AnalysisView(
                 score.title(),
                 part.key().name(),
@@ -113,14 +123,7 @@ class LineReadings {
                 part.tempo().orElse(WITHOUT_MARK).value(),
                 measures(part),
                 fault,
-                roadmap == null
-                        ? List.of()
-                        : roadmap.played().stream()
-                                .map(p -> new PlayedView(
-                                        p.index(),
-                                        part.measures().get(p.index()).number(),
-                                        p.pass()))
-                                .toList(),
+                roadmap == null ? List.of() : order(part, roadmap, timeline),
                 timeline.total().value(),
                 Math.round(timeline.seconds() * 100) / 100.0,
                 timeline.notes().stream()
@@ -145,14 +148,34 @@ class LineReadings {
                         .toList());
     }
 
-    private static List<MeasureView> measures(Part part) {
-        return java.util.stream.IntStream.range(0, part.measures().size())
-                .mapToObj(i -> new MeasureView(
-                        i,
-                        part.measures().get(i).number(),
-                        part.measures().get(i).length().value(),
-                        SignWording.words(part.measures().get(i).signs())))
+    private static List<PlayedView> order(Part part, Roadmap roadmap, Timeline timeline) {
+        return IntStream.range(0, roadmap.played().size())
+                .mapToObj(place -> {
+                    Roadmap.Played played = roadmap.played().get(place);
+                    return new PlayedView(
+                            played.index(),
+                            part.measures().get(played.index()).number(),
+                            played.pass(),
+                            timeline.begins().get(place));
+                })
                 .toList();
+    }
+
+    private static List<MeasureView> measures(Part part) {
+        List<MeasureView> views = new ArrayList<>();
+        Meter meter = part.meter();
+        for (int i = 0; i < part.measures().size(); i++) {
+            Measure measure = part.measures().get(i);
+            meter = measure.meter().orElse(meter);
+            views.add(new MeasureView(
+                    i,
+                    measure.number(),
+                    measure.length().value(),
+                    Beats.of(meter).value(),
+                    meter.pulse().value(),
+                    SignWording.words(measure.signs())));
+        }
+        return views;
     }
 
     private SectionReadingView section(Score score, Instrument instrument, Stage stage) {
