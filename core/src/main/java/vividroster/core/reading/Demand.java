@@ -1,8 +1,17 @@
 package vividroster.core.reading;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import vividroster.core.instrument.Fingering;
+import vividroster.core.instrument.Fingering.Keys;
+import vividroster.core.instrument.Fingering.OnString;
+import vividroster.core.instrument.Fingering.Reach;
+import vividroster.core.instrument.Fingering.Slide;
+import vividroster.core.instrument.Fingering.Valves;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Key;
@@ -11,124 +20,224 @@ import vividroster.core.music.Note;
 import vividroster.core.music.Note.Mark;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
+import vividroster.core.reading.Fingers.Taken;
+import vividroster.core.reading.Traps.HiddenSkip;
+import vividroster.core.reading.Traps.Trap;
+import vividroster.core.reading.Vocabulary.First;
+import vividroster.core.reading.Vocabulary.NewNote;
 
 /** What a line asks of a section, as a profile: never one score. Each value with the measure where it peaks. */
 public final class Demand {
+
+    private static final int KINDS = Kind.values().length;
 
     private Demand() {}
 
     /** What is asked. */
     public enum Kind {
+        /** Notes this section has not met before, in one measure. */
+        NEW_NOTES,
         /** Fastest notes, a second. */
         NOTES_PER_SECOND,
         /** Widest leap, in letter steps. */
         LEAP,
+        /** Skips inside runs that look like a scale, in one measure. */
+        HIDDEN_SKIPS,
         /** Highest note, in semitones above the range of the stage; below 0 within. */
         ABOVE_RANGE,
         /** Lowest note, in semitones below the range of the stage; below 0 within. */
         BELOW_RANGE,
         /** Notes altered beside the key in one measure. */
         ALTERED,
-        /** Longest stretch without a rest or breath, in seconds. */
-        BREATH_SECONDS
+        /** Longest stretch without a rest or breath, in seconds; for winds the breath. */
+        BREATH_SECONDS,
+        /** Longest slur, in seconds; for strings the bow. */
+        SLUR_SECONDS,
+        /** Crossings from register to register in one measure; woodwinds. */
+        REGISTER_BREAKS,
+        /** Valves or keys changed a second, over one measure. */
+        FINGERS_A_SECOND,
+        /** Slide positions travelled a second, over one measure. */
+        SLIDE_A_SECOND,
+        /** Strings crossed in one measure. */
+        CROSSINGS,
+        /** Shifts of the hand in one measure; strings. */
+        SHIFTS,
+        /** Notes taken with an opened hand in one measure; strings. */
+        STRETCHES
     }
 
     /** @param measure index in the part where it peaks */
     public record Peak(Kind kind, double value, int measure) {}
 
-    /** @param tempo at which it is to be played */
-    public static List<Peak> of(Part written, Range stage, Bpm tempo) {
-        List<Peak> peaks = new ArrayList<>();
+    /** Who has most of a kind. @param who the one; next the value of whoever follows, 0 where nobody asks for it */
+    public record Hardest<T>(Kind kind, T who, Peak peak, double next) {}
+
+    /**
+     * @param tempo at which it is to be played
+     * @param news what the section meets here first; empty optional where its track is not known
+     */
+    public static List<Peak> of(
+            Part written, Range stage, Bpm tempo, Fingers fingers, List<Trap> traps, Optional<List<First>> news) {
+        double[] best = new double[KINDS];
+        int[] where = new int[KINDS];
+        Arrays.fill(best, Double.NaN);
+        double[] values = new double[KINDS];
+        int[] skips = new int[written.measures().size()];
+        traps.forEach(trap -> skips[trap.measure()] += trap instanceof HiddenSkip ? 1 : 0);
+        int[] met = new int[written.measures().size()];
+        news.ifPresent(all -> all.forEach(first -> met[first.measure()] += first.thing() instanceof NewNote ? 1 : 0));
+        Key key = written.key();
+        Pitch pitchBefore = null;
+        Fingering handBefore = null;
+        for (int m = 0; m < written.measures().size(); m++) {
+            Measure measure = written.measures().get(m);
+            key = measure.key().orElse(key);
+            Arrays.fill(values, Double.NaN);
+            values[Kind.HIDDEN_SKIPS.ordinal()] = skips[m];
+            if (news.isPresent()) {
+                values[Kind.NEW_NOTES.ordinal()] = met[m];
+            }
+            pitchBefore = reading(measure, pitchBefore, key, stage, tempo, values);
+            handBefore = hand(measure, fingers.taken().get(m), handBefore, tempo, values);
+            for (int kind = 0; kind < KINDS; kind++) {
+                if (!Double.isNaN(values[kind]) && (Double.isNaN(best[kind]) || values[kind] > best[kind])) {
+                    best[kind] = values[kind];
+                    where[kind] = m;
+                }
+            }
+        }
+        held(written, tempo, best, where);
+        List<Peak> peaks = new ArrayList<>(KINDS);
         for (Kind kind : Kind.values()) {
-            Optional<Peak> peak =
-                    kind == Kind.BREATH_SECONDS ? breath(written, tempo) : peak(kind, written, stage, tempo);
-            peak.ifPresent(peaks::add);
+            if (!Double.isNaN(best[kind.ordinal()])) {
+                peaks.add(new Peak(kind, best[kind.ordinal()], where[kind.ordinal()]));
+            }
         }
         return List.copyOf(peaks);
     }
 
-    private static Optional<Peak> peak(Kind kind, Part part, Range stage, Bpm tempo) {
-        Peak best = null;
-        Optional<Pitch> before = Optional.empty();
-        Key key = part.key();
-        for (int m = 0; m < part.measures().size(); m++) {
-            Measure measure = part.measures().get(m);
-            key = measure.key().orElse(key);
-            double value = switch (kind) {
-                case NOTES_PER_SECOND -> fastest(measure, tempo);
-                case LEAP -> widest(measure, before);
-                case ABOVE_RANGE ->
-                    farthest(measure, p -> p.midi() - stage.high().midi());
-                case BELOW_RANGE -> farthest(measure, p -> stage.low().midi() - p.midi());
-                case ALTERED -> altered(measure, key);
-                case BREATH_SECONDS -> 0;
-            };
-            before = measure.notes().getLast().pitch();
-            if (!Double.isNaN(value) && (best == null || value > best.value())) {
-                best = new Peak(kind, value, m);
-            }
-        }
-        return Optional.ofNullable(best);
+    private static void most(double[] values, Kind kind, double value) {
+        double now = values[kind.ordinal()];
+        values[kind.ordinal()] = Double.isNaN(now) ? value : Math.max(now, value);
     }
 
-    private static double fastest(Measure measure, Bpm tempo) {
-        return measure.notes().stream()
-                .filter(n -> !n.isRest())
-                .mapToDouble(n -> 1 / tempo.secondsFor(n.length().value()))
-                .max()
-                .orElse(Double.NaN);
+    private static void more(double[] values, Kind kind, double value) {
+        double now = values[kind.ordinal()];
+        values[kind.ordinal()] = Double.isNaN(now) ? value : now + value;
     }
 
-    private static double widest(Measure measure, Optional<Pitch> before) {
-        double widest = Double.NaN;
-        Optional<Pitch> from = before;
+    /** What the eye and the air meet. @return the last pitch, null after a rest */
+    private static Pitch reading(Measure measure, Pitch before, Key key, Range stage, Bpm tempo, double[] values) {
+        int altered = 0;
+        Pitch from = before;
         for (Note note : measure.notes()) {
-            if (from.isPresent() && note.pitch().isPresent()) {
-                double steps = Math.abs(note.pitch().get().step() - from.get().step());
-                widest = Double.isNaN(widest) ? steps : Math.max(widest, steps);
+            if (note.isRest()) {
+                from = null;
+                continue;
             }
-            from = note.pitch();
+            Pitch pitch = note.pitch().orElseThrow();
+            most(
+                    values,
+                    Kind.NOTES_PER_SECOND,
+                    1 / tempo.secondsFor(note.length().value()));
+            most(values, Kind.ABOVE_RANGE, pitch.midi() - stage.high().midi());
+            most(values, Kind.BELOW_RANGE, stage.low().midi() - pitch.midi());
+            altered += pitch.alter() == key.alterOf(pitch.letter()) ? 0 : 1;
+            if (from != null) {
+                most(values, Kind.LEAP, Math.abs(pitch.step() - from.step()));
+            }
+            from = pitch;
         }
-        return widest;
+        values[Kind.ALTERED.ordinal()] = altered;
+        return from;
     }
 
-    private static double farthest(Measure measure, java.util.function.ToIntFunction<Pitch> distance) {
-        return measure.notes().stream()
-                .flatMap(n -> n.pitch().stream())
-                .mapToDouble(distance::applyAsInt)
-                .max()
-                .orElse(Double.NaN);
+    /** What the hand does. @return the last fingering, null after a rest */
+    private static Fingering hand(
+            Measure measure, List<Optional<Taken>> taken, Fingering before, Bpm tempo, double[] values) {
+        Fingering from = before;
+        double seconds = tempo.secondsFor(measure.length().value());
+        for (Optional<Taken> at : taken) {
+            Fingering to = at.map(Taken::fingering).orElse(null);
+            if (to != null) {
+                switch (to) {
+                    case Valves valves ->
+                        more(values, Kind.FINGERS_A_SECOND, Movement.fingersMoved(from, to) / seconds);
+                    case Keys keys -> {
+                        more(values, Kind.FINGERS_A_SECOND, Movement.fingersMoved(from, to) / seconds);
+                        more(values, Kind.REGISTER_BREAKS, Movement.breaksRegister(from, to) ? 1 : 0);
+                    }
+                    case Slide slide -> more(values, Kind.SLIDE_A_SECOND, Movement.travel(from, to) / seconds);
+                    case OnString on -> {
+                        more(values, Kind.CROSSINGS, Movement.crossed(from, to));
+                        more(values, Kind.SHIFTS, Movement.shifted(from, to) == 0 ? 0 : 1);
+                        more(values, Kind.STRETCHES, on.reach() == Reach.STRETCHED ? 1 : 0);
+                    }
+                }
+            }
+            from = to;
+        }
+        return from;
     }
 
-    private static double altered(Measure measure, Key key) {
-        return measure.notes().stream()
-                .flatMap(n -> n.pitch().stream())
-                .filter(p -> p.alter() != key.alterOf(p.letter()))
-                .count();
-    }
-
-    private static Optional<Peak> breath(Part part, Bpm tempo) {
-        double longest = 0;
-        int where = 0;
-        double now = 0;
-        int since = 0;
+    /** The longest breath and the longest slur, each told where it begins. */
+    private static void held(Part part, Bpm tempo, double[] best, int[] where) {
+        double breath = 0;
+        double slur = 0;
+        int breathSince = 0;
+        int slurSince = 0;
+        int open = 0;
         for (int m = 0; m < part.measures().size(); m++) {
             for (Note note : part.measures().get(m).notes()) {
+                double seconds = tempo.secondsFor(note.length().value());
                 if (note.isRest()) {
-                    now = 0;
+                    breath = 0;
                     continue;
                 }
-                since = now == 0 ? m : since;
-                now += tempo.secondsFor(note.length().value());
-                if (now > longest) {
-                    longest = now;
-                    where = since;
-                }
+                breathSince = breath == 0 ? m : breathSince;
+                breath += seconds;
+                keep(Kind.BREATH_SECONDS, breath, breathSince, best, where);
                 if (note.marks().contains(Mark.BREATH)) {
-                    now = 0;
+                    breath = 0;
+                }
+                slurSince = open == 0 ? m : slurSince;
+                slur = open == 0 ? seconds : slur + seconds;
+                open += note.slurs().begin() - note.slurs().end();
+                if (open > 0 || note.slurs().end() > 0) {
+                    keep(Kind.SLUR_SECONDS, slur, slurSince, best, where);
                 }
             }
         }
-        return longest == 0 ? Optional.empty() : Optional.of(new Peak(Kind.BREATH_SECONDS, longest, where));
+    }
+
+    private static void keep(Kind kind, double value, int measure, double[] best, int[] where) {
+        if (Double.isNaN(best[kind.ordinal()]) || value > best[kind.ordinal()]) {
+            best[kind.ordinal()] = value;
+            where[kind.ordinal()] = measure;
+        }
+    }
+
+    /**
+     * Who has the hard one, kind by kind: the reader with the most, where it is more than anybody else's and more than
+     * nothing. A kind that only one reader has at all says nothing about the others and is told as well.
+     */
+    public static <T> List<Hardest<T>> hardest(List<T> readers, Function<T, List<Peak>> demand) {
+        List<Hardest<T>> hardest = new ArrayList<>();
+        for (Kind kind : Kind.values()) {
+            record Has<T>(T who, Peak peak) {}
+            List<Has<T>> all = readers.stream()
+                    .flatMap(r -> demand.apply(r).stream()
+                            .filter(p -> p.kind() == kind && p.value() > 0)
+                            .map(p -> new Has<>(r, p)))
+                    .sorted(Comparator.comparingDouble((Has<T> h) -> -h.peak().value()))
+                    .toList();
+            double next = all.size() > 1 ? all.get(1).peak().value() : 0;
+            if (readers.size() > 1 && !all.isEmpty() && all.getFirst().peak().value() > next) {
+                hardest.add(
+                        new Hardest<>(kind, all.getFirst().who(), all.getFirst().peak(), next));
+            }
+        }
+        return List.copyOf(hardest);
     }
 }

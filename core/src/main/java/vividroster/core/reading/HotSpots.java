@@ -4,10 +4,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import vividroster.core.instrument.Fingering;
+import vividroster.core.instrument.Fingering.OnString;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Measure;
@@ -15,6 +19,13 @@ import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.reading.Accidentals.Known;
+import vividroster.core.reading.Fingers.Marked;
+import vividroster.core.reading.Fingers.Taken;
+import vividroster.core.reading.Traps.Trap;
+import vividroster.core.reading.Vocabulary.First;
+import vividroster.core.reading.Vocabulary.NewNote;
+import vividroster.core.reading.Vocabulary.NewSign;
+import vividroster.core.reading.Vocabulary.NewValue;
 
 /** Measures worth isolating for a section, the most rewarding first. */
 public final class HotSpots {
@@ -23,15 +34,27 @@ public final class HotSpots {
     private static final int WIDE_STEPS = 3;
 
     private static final double FAST_A_SECOND = 2.5;
+    /** From first position beyond the bell. */
+    private static final int LONG_TRAVEL = 4;
 
     private HotSpots() {}
 
     /** Why a measure is worth isolating. */
     public enum Reason {
+        NEW_NOTE(4),
         TRAP(3),
         BEYOND_RANGE(3),
+        NEW_RHYTHM(2),
+        NEW_SIGN(1),
         ALTERED(2),
         FAST(2),
+        REGISTER_BREAK(2),
+        SHIFT(2),
+        LONG_SLIDE(2),
+        STRING_CROSSING(1),
+        FOURTH_FINGER(1),
+        /** Stopped strings: both fingers are set before the slur falls. */
+        FALLING_SLUR(1),
         WIDE_LEAP(1);
 
         private final int weight;
@@ -48,18 +71,26 @@ public final class HotSpots {
      */
     public record HotSpot(int measure, Set<Reason> reasons, int value, OptionalInt recalls) {}
 
-    /** Measures without a reason are left out. */
-    public static List<HotSpot> of(Part written, Range stage, Bpm tempo) {
+    /** Measures without a reason are left out. @param news what the section meets here first */
+    public static List<HotSpot> of(
+            Part written, Range stage, Bpm tempo, Fingers fingers, List<Trap> traps, List<First> news) {
         Map<Integer, Integer> equals = new HashMap<>();
         Echoes.recalled(written).forEach(e -> equals.put(e.measure(), e.earlier()));
-        Set<Integer> trapped = new java.util.HashSet<>();
-        Traps.of(written).stream()
-                .filter(t -> !(t instanceof Traps.NeverAsSigned))
-                .forEach(t -> trapped.add(t.measure()));
+        Set<Integer> trapped = new HashSet<>();
+        traps.stream().filter(t -> !(t instanceof Traps.NeverAsSigned)).forEach(t -> trapped.add(t.measure()));
         List<List<Known>> known = Accidentals.of(written);
         List<HotSpot> spots = new ArrayList<>();
         for (int m = 0; m < written.measures().size(); m++) {
-            Set<Reason> reasons = reasons(written, m, stage, tempo, known.get(m), trapped.contains(m));
+            Set<Reason> reasons = EnumSet.noneOf(Reason.class);
+            if (trapped.contains(m)) {
+                reasons.add(Reason.TRAP);
+            }
+            if (known.get(m).contains(Known.PRINTED)) {
+                reasons.add(Reason.ALTERED);
+            }
+            reading(written.measures().get(m), stage, tempo, reasons);
+            hand(written.measures().get(m), fingers.taken().get(m), reasons);
+            met(m, news, reasons);
             if (!reasons.isEmpty()) {
                 Integer earlier = equals.get(m);
                 spots.add(new HotSpot(
@@ -76,15 +107,7 @@ public final class HotSpots {
                 .toList();
     }
 
-    private static Set<Reason> reasons(Part part, int m, Range stage, Bpm tempo, List<Known> known, boolean trapped) {
-        Measure measure = part.measures().get(m);
-        Set<Reason> reasons = EnumSet.noneOf(Reason.class);
-        if (trapped) {
-            reasons.add(Reason.TRAP);
-        }
-        if (known.contains(Known.PRINTED)) {
-            reasons.add(Reason.ALTERED);
-        }
+    private static void reading(Measure measure, Range stage, Bpm tempo, Set<Reason> reasons) {
         Pitch before = null;
         for (Note note : measure.notes()) {
             if (note.isRest()) {
@@ -103,6 +126,59 @@ public final class HotSpots {
             }
             before = pitch;
         }
-        return reasons;
+    }
+
+    private static void hand(Measure measure, List<Optional<Taken>> taken, Set<Reason> reasons) {
+        Fingering before = null;
+        int crossings = 0;
+        int slurred = 0;
+        for (int n = 0; n < taken.size(); n++) {
+            Fingering now = taken.get(n).map(Taken::fingering).orElse(null);
+            Note note = measure.notes().get(n);
+            if (now != null && before != null) {
+                int crossed = Movement.crossed(before, now);
+                crossings += crossed;
+                if (crossed > 1 || crossings > 2) {
+                    reasons.add(Reason.STRING_CROSSING);
+                }
+                if (Movement.shifted(before, now) > 0) {
+                    reasons.add(Reason.SHIFT);
+                }
+                if (Movement.breaksRegister(before, now)) {
+                    reasons.add(Reason.REGISTER_BREAK);
+                }
+                if (Movement.travel(before, now) >= LONG_TRAVEL) {
+                    reasons.add(Reason.LONG_SLIDE);
+                }
+                if (slurred > 0
+                        && crossed == 0
+                        && before instanceof OnString from
+                        && now instanceof OnString to
+                        && to.finger() < from.finger()
+                        && !to.isOpen()) {
+                    reasons.add(Reason.FALLING_SLUR);
+                }
+            }
+            if (taken.get(n).map(Taken::marked).orElse(Marked.NOTHING) == Marked.FOURTH_FINGER) {
+                reasons.add(Reason.FOURTH_FINGER);
+            }
+            slurred += note.slurs().begin() - note.slurs().end();
+            before = now;
+        }
+    }
+
+    private static void met(int measure, List<First> news, Set<Reason> reasons) {
+        for (First first : news) {
+            // A key or meter is new for the line, not for one measure of it.
+            if (first.measure() == measure) {
+                switch (first.thing()) {
+                    case NewNote note -> reasons.add(Reason.NEW_NOTE);
+                    case NewValue value -> reasons.add(Reason.NEW_RHYTHM);
+                    case NewSign sign -> reasons.add(Reason.NEW_SIGN);
+                    case Vocabulary.NewKey key -> {}
+                    case Vocabulary.NewMeter meter -> {}
+                }
+            }
+        }
     }
 }

@@ -3,8 +3,10 @@ package vividroster.core.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import vividroster.core.music.Beats;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Measure;
+import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.reading.HotSpots.HotSpot;
 
@@ -21,9 +23,17 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
     /** A word of the director between two steps. */
     private static final double TALK_SECONDS = 8;
 
+    /** Key, meter, way and new things, named by the class. */
+    private static final double LOOK_SECONDS = 25;
+
     private static final double SLOW = 0.6;
     private static final double MIDDLE = 0.8;
     private static final int MOST_SPOTS = 6;
+    /** Rewarding enough for a second, faster turn alone. */
+    private static final int WORTH_TWO_TEMPOS = 5;
+
+    private static final int GROUP = 4;
+    private static final int WORTH_GROUPING = 6;
 
     public enum Habit {
         SPOTS_FIRST,
@@ -31,8 +41,19 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
         STRAIGHT_THROUGH
     }
 
+    /** How a hard measure is cut. */
+    public enum Grouping {
+        /** Every group begins where the one before ends, so that no joint is left out. */
+        OVERLAPPING,
+        CONSECUTIVE
+    }
+
     /** What is done. */
     public enum Kind {
+        /** Key, meter, roadmap and new things, without playing. */
+        LOOK,
+        /** A few notes of the measure at a time. */
+        GROUPS,
         /** The measure alone, slowly. */
         ISOLATE,
         /** The measure equals an earlier one: said, not started anew. */
@@ -45,63 +66,137 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
         WHOLE
     }
 
-    /** @param from and to, both included, by index in the part; value decides what is dropped first */
-    public record Step(Kind kind, int from, int to, Bpm tempo, int repetitions, double seconds, int value) {}
+    /** Notes of a measure by index, rests counted; both ends included. */
+    public record Group(int from, int to) {}
+
+    /**
+     * @param from and to, both included, by index in the part
+     * @param groups of the one measure, for {@link Kind#GROUPS} alone
+     * @param value decides what is dropped first
+     */
+    public record Step(
+            Kind kind, int from, int to, Bpm tempo, int repetitions, List<Group> groups, double seconds, int value) {
+        public Step {
+            groups = List.copyOf(groups);
+            if (repetitions < 1 || repetitions > 20) {
+                throw new IllegalArgumentException("repetitions must be in 1..20, was " + repetitions);
+            }
+        }
+    }
+
+    /** What a ladder is made from. @param totalBeats of the line as played, repeats taken */
+    public record Line(Part part, double totalBeats, Bpm tempo) {}
 
     /** @param minutes there are, more than none */
-    public static Ladder of(Part part, List<HotSpot> spots, double totalBeats, Bpm tempo, Habit habit, double minutes) {
+    public static Ladder of(Line line, List<HotSpot> spots, Habit habit, Grouping grouping, double minutes) {
         if (minutes <= 0 || minutes > 120) {
             throw new IllegalArgumentException("minutes must be more than 0 and at most 120, was " + minutes);
         }
+        int last = line.part().measures().size() - 1;
         List<Step> wanted = new ArrayList<>();
-        Step slow = whole(Kind.WHOLE_SLOW, part, totalBeats, slower(tempo, MIDDLE), 60);
-        Step last = whole(Kind.WHOLE, part, totalBeats, tempo, 100);
+        wanted.add(timed(line, Kind.LOOK, 0, last, line.tempo(), 1, List.of(), 55));
         if (habit == Habit.WHOLE_SPOT_WHOLE) {
-            wanted.add(whole(Kind.WHOLE_SLOW, part, totalBeats, slower(tempo, MIDDLE), 70));
+            wanted.add(timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, MIDDLE), 1, List.of(), 70));
         }
-        List<HotSpot> chosen = spots.stream().limit(MOST_SPOTS).toList();
         if (habit == Habit.STRAIGHT_THROUGH) {
-            wanted.add(whole(Kind.WHOLE_SLOW, part, totalBeats, slower(tempo, SLOW), 65));
-            chosen = chosen.stream()
-                    .sorted(Comparator.comparingInt(HotSpot::measure))
-                    .toList();
+            wanted.add(timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, SLOW), 1, List.of(), 65));
         }
-        for (HotSpot spot : chosen) {
-            wanted.addAll(steps(part, spot, tempo));
-        }
-        wanted.add(slow);
-        wanted.add(last);
+        spots.stream()
+                .limit(MOST_SPOTS)
+                .sorted(Comparator.comparingInt(HotSpot::measure))
+                .forEach(spot -> wanted.addAll(steps(line, spot, grouping)));
+        wanted.add(timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, MIDDLE), 1, List.of(), 60));
+        wanted.add(timed(line, Kind.WHOLE, 0, last, line.tempo(), 1, List.of(), 100));
         return fitted(wanted, minutes * 60);
     }
 
-    private static Bpm slower(Bpm tempo, double by) {
-        return new Bpm((int) Math.clamp(Math.round(tempo.value() * by), 20, 400));
+    /** Steps as a director put them, with the seconds they take; nothing is dropped. */
+    public static Ladder ofSteps(Line line, List<Step> steps) {
+        List<Step> timed = steps.stream()
+                .map(s -> timed(line, s.kind(), s.from(), s.to(), s.tempo(), s.repetitions(), s.groups(), s.value()))
+                .toList();
+        return new Ladder(timed, List.of(), sum(timed));
     }
 
-    private static Step whole(Kind kind, Part part, double totalBeats, Bpm tempo, int value) {
-        return new Step(
-                kind, 0, part.measures().size() - 1, tempo, 1, tempo.secondsFor(totalBeats) + TALK_SECONDS, value);
+    private static Bpm slower(Line line, double by) {
+        return new Bpm((int) Math.clamp(Math.round(line.tempo().value() * by), 20, 400));
     }
 
-    private static List<Step> steps(Part part, HotSpot spot, Bpm tempo) {
+    private static List<Step> steps(Line line, HotSpot spot, Grouping grouping) {
         int m = spot.measure();
         if (spot.recalls().isPresent()) {
-            return List.of(new Step(Kind.RECALL, m, m, tempo, 1, TALK_SECONDS, 15));
+            return List.of(timed(line, Kind.RECALL, m, m, line.tempo(), 1, List.of(), 15));
+        }
+        List<Step> steps = new ArrayList<>();
+        List<Group> groups = groups(line.part().measures().get(m), grouping);
+        if (!groups.isEmpty()) {
+            steps.add(timed(line, Kind.GROUPS, m, m, slower(line, SLOW), 2, groups, 22 + spot.value()));
+        }
+        steps.add(timed(line, Kind.ISOLATE, m, m, slower(line, SLOW), 3, List.of(), 30 + spot.value()));
+        if (spot.value() >= WORTH_TWO_TEMPOS) {
+            steps.add(timed(line, Kind.ISOLATE, m, m, slower(line, MIDDLE), 2, List.of(), 18 + spot.value()));
         }
         int from = Math.max(0, m - 1);
-        int to = Math.min(part.measures().size() - 1, m + 1);
-        return List.of(
-                step(Kind.ISOLATE, part, m, m, slower(tempo, SLOW), 3, 30 + spot.value()),
-                step(Kind.JOIN, part, from, to, slower(tempo, MIDDLE), 2, 20 + spot.value()));
+        int to = Math.min(line.part().measures().size() - 1, m + 1);
+        steps.add(timed(line, Kind.JOIN, from, to, slower(line, MIDDLE), 2, List.of(), 20 + spot.value()));
+        return steps;
     }
 
-    private static Step step(Kind kind, Part part, int from, int to, Bpm tempo, int repetitions, int value) {
-        double beats = part.measures().subList(from, to + 1).stream()
-                .map(Measure::length)
-                .mapToDouble(b -> b.value())
-                .sum();
+    /** Groups of a few notes; none where the measure is short anyway. */
+    static List<Group> groups(Measure measure, Grouping grouping) {
+        int notes = measure.notes().size();
+        if (notes < WORTH_GROUPING) {
+            return List.of();
+        }
+        List<Group> groups = new ArrayList<>();
+        int step = grouping == Grouping.OVERLAPPING ? GROUP - 1 : GROUP;
+        int from = 0;
+        while (from < notes) {
+            int to = Math.min(notes - 1, from + GROUP - 1);
+            groups.add(new Group(from, to));
+            if (to == notes - 1) {
+                break;
+            }
+            from += step;
+        }
+        return groups;
+    }
+
+    private static Step timed(
+            Line line, Kind kind, int from, int to, Bpm tempo, int repetitions, List<Group> groups, int value) {
+        int last = line.part().measures().size() - 1;
+        if (from < 0 || to > last || from > to) {
+            throw new IllegalArgumentException(
+                    "a step's measures must be in 0.." + last + ", were " + from + " to " + to);
+        }
+        double beats = switch (kind) {
+            case LOOK, RECALL -> 0;
+            case WHOLE, WHOLE_SLOW -> line.totalBeats();
+            case GROUPS -> beats(line.part().measures().get(from), groups);
+            case ISOLATE, JOIN ->
+                line.part().measures().subList(from, to + 1).stream()
+                        .map(Measure::length)
+                        .mapToDouble(Beats::value)
+                        .sum();
+        };
+        double talk = kind == Kind.LOOK ? LOOK_SECONDS : TALK_SECONDS;
         return new Step(
-                kind, from, to, tempo, repetitions, repetitions * tempo.secondsFor(beats) + TALK_SECONDS, value);
+                kind, from, to, tempo, repetitions, groups, repetitions * tempo.secondsFor(beats) + talk, value);
+    }
+
+    private static double beats(Measure measure, List<Group> groups) {
+        double beats = 0;
+        for (Group group : groups) {
+            if (group.from() < 0 || group.to() >= measure.notes().size() || group.from() > group.to()) {
+                throw new IllegalArgumentException("a group's notes must be in 0.."
+                        + (measure.notes().size() - 1) + ", were " + group.from() + " to " + group.to());
+            }
+            beats += measure.notes().subList(group.from(), group.to() + 1).stream()
+                    .map(Note::length)
+                    .mapToDouble(Beats::value)
+                    .sum();
+        }
+        return beats;
     }
 
     private static Ladder fitted(List<Step> wanted, double seconds) {

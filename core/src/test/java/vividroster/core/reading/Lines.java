@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import vividroster.core.instrument.FingeringChart;
+import vividroster.core.instrument.Range;
 import vividroster.core.music.Beats;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Key;
@@ -16,6 +18,9 @@ import vividroster.core.music.Pitch;
 import vividroster.core.music.Signs;
 import vividroster.core.music.Signs.Jump;
 import vividroster.core.music.Signs.Until;
+import vividroster.core.music.Transposition;
+import vividroster.core.reading.Fingers.FourthFinger;
+import vividroster.core.reading.Reading.Reader;
 
 /** Short lines for tests. */
 final class Lines {
@@ -123,5 +128,14 @@ final class Lines {
             measures.add(Measure.of(measures.size() + 1, notes));
         }
         return new Part(Key.named(key), Meter.parse(meter), Optional.of(new Bpm(60)), measures);
+    }
+
+    /** As a reader at concert pitch reads it, whose track is not known. */
+    static Reading reading(Part part, Range stage, FingeringChart chart) {
+        return reading(part, stage, chart, Optional.empty());
+    }
+
+    static Reading reading(Part part, Range stage, FingeringChart chart, Optional<Vocabulary> met) {
+        return Reading.of(part, new Reader(Transposition.CONCERT, stage, chart, FourthFinger.EARLY, met), new Bpm(60));
     }
 }

@@ -6,9 +6,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Beats;
-import vividroster.core.music.Bpm;
 import vividroster.core.music.Meter;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
@@ -141,7 +141,8 @@ class ReadingTest {
     @Test
     void demandIsAProfileWithTheMeasureWhereEachPeaks() {
         Part part = Lines.notes("C major", "4/4", "C4 D4 E4*2 | C4/2 D4/2 E4 C5*2 | F#4 r A4*2");
-        List<Demand.Peak> peaks = Demand.of(part, Range.parse("C4-A4"), new Bpm(60));
+        List<Demand.Peak> peaks =
+                Lines.reading(part, Range.parse("C4-A4"), FingeringChart.NONE).demand();
         assertThat(peaks)
                 .contains(
                         new Demand.Peak(Kind.NOTES_PER_SECOND, 2, 1),

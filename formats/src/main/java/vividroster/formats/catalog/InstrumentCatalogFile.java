@@ -1,14 +1,7 @@
 package vividroster.formats.catalog;
 
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.Reader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Objects;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import vividroster.core.instrument.Clef;
 import vividroster.core.instrument.Family;
@@ -19,22 +12,12 @@ import vividroster.core.music.Transposition;
 /** The instrument catalog as it ships: {@code instruments.csv}, one instrument a row. */
 public final class InstrumentCatalogFile {
 
-    private static final CSVFormat FORMAT =
-            CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).get();
-
     private InstrumentCatalogFile() {}
 
     public static InstrumentCatalog shipped() {
-        try (Reader reader = new InputStreamReader(
-                Objects.requireNonNull(
-                        InstrumentCatalogFile.class.getResourceAsStream("/vividroster/catalog/instruments.csv")),
-                StandardCharsets.UTF_8)) {
-            return new InstrumentCatalog(FORMAT.parse(reader).stream()
-                    .map(InstrumentCatalogFile::instrument)
-                    .toList());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return new InstrumentCatalog(CatalogRows.of("instruments.csv").stream()
+                .map(InstrumentCatalogFile::instrument)
+                .toList());
     }
 
     private static Instrument instrument(CSVRecord row) {

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Bpm;
@@ -16,12 +18,16 @@ import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
-import vividroster.core.reading.Demand;
+import vividroster.core.music.Transposition;
 import vividroster.core.reading.Echoes;
+import vividroster.core.reading.Fingers.FourthFinger;
+import vividroster.core.reading.Reading;
+import vividroster.core.reading.Reading.Reader;
 import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.Roadmap.RoadmapException;
 import vividroster.core.reading.Timeline;
-import vividroster.core.reading.Traps;
+import vividroster.core.reading.Vocabulary;
+import vividroster.formats.catalog.FingeringFile;
 import vividroster.formats.catalog.InstrumentCatalogFile;
 import vividroster.formats.catalog.RangeFile;
 import vividroster.formats.musicxml.MusicXmlReader;
@@ -89,9 +95,12 @@ class AbcTypingTest {
         } catch (RoadmapException e) {
             assertThat(e.getMessage()).as(text).isNotBlank();
         }
-        Traps.of(part);
         Echoes.within(part);
-        Demand.of(part, range, new Bpm(90));
+        FingeringChart chart = FingeringFile.shipped().get("flute");
+        Reading.of(
+                part,
+                new Reader(Transposition.CONCERT, range, chart, FourthFinger.EARLY, Optional.of(Vocabulary.NOTHING)),
+                new Bpm(90));
         String xml = MusicXmlWriter.writeConcert(score.title(), part);
         Score again =
                 MusicXmlReader.read(xml.getBytes(StandardCharsets.UTF_8), CATALOG, new MusicXmlReader.Options(false));

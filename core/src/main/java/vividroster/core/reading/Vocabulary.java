@@ -1,0 +1,201 @@
+package vividroster.core.reading;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import vividroster.core.music.Beats;
+import vividroster.core.music.Measure;
+import vividroster.core.music.Meter;
+import vividroster.core.music.Notated;
+import vividroster.core.music.Note;
+import vividroster.core.music.Note.Mark;
+import vividroster.core.music.Part;
+import vividroster.core.music.Pitch;
+import vividroster.core.music.Signs;
+import vividroster.core.reading.Accidentals.Known;
+
+/**
+ * What a page uses: notes, note values, signs, keys and meters. The sum of a section's pages so far is what it has met;
+ * what a line has beyond that is new for this section, whatever it is for others.
+ */
+public record Vocabulary(Set<Thing> things) {
+
+    public static final Vocabulary NOTHING = new Vocabulary(Set.of());
+
+    /** One thing that is new once. */
+    public sealed interface Thing {}
+
+    /** @param midi of the written note: another spelling is not another fingering */
+    public record NewNote(int midi) implements Thing {}
+
+    public record NewValue(Notated value, boolean rest) implements Thing {}
+
+    public record NewSign(Sign sign) implements Thing {}
+
+    /** @param fifths of the signature as the section reads it */
+    public record NewKey(int fifths) implements Thing {}
+
+    public record NewMeter(Meter meter) implements Thing {}
+
+    /** What must be explained once. */
+    public enum Sign {
+        SHARP,
+        FLAT,
+        NATURAL,
+        DOUBLE_ACCIDENTAL,
+        TIE,
+        SLUR,
+        STACCATO,
+        TENUTO,
+        ACCENT,
+        MARCATO,
+        FERMATA,
+        BREATH,
+        DOWN_BOW,
+        UP_BOW,
+        PIZZICATO,
+        GRACE_NOTE,
+        SYNCOPATION,
+        PICK_UP,
+        REPEAT,
+        ENDINGS,
+        DA_CAPO,
+        DAL_SEGNO,
+        FINE,
+        CODA,
+        KEY_CHANGE,
+        METER_CHANGE,
+        TEMPO_CHANGE
+    }
+
+    /** Where a thing is met first. @param pitch as spelled there; null for anything but a note */
+    public record First(Thing thing, int measure, int note, Pitch pitch) {}
+
+    public Vocabulary {
+        things = Set.copyOf(things);
+    }
+
+    public static Vocabulary of(Part written) {
+        Set<Thing> things = new HashSet<>();
+        walk(written, things);
+        return new Vocabulary(things);
+    }
+
+    public Vocabulary plus(Vocabulary other) {
+        Set<Thing> both = new HashSet<>(things);
+        both.addAll(other.things);
+        return new Vocabulary(both);
+    }
+
+    public boolean knows(Pitch written) {
+        return things.contains(new NewNote(written.midi()));
+    }
+
+    /** What a part has beyond this, in the order it is met, each once. */
+    public List<First> newIn(Part written) {
+        return walk(written, new HashSet<>(things));
+    }
+
+    /** @param met grows by what is found */
+    private static List<First> walk(Part written, Set<Thing> met) {
+        List<First> firsts = new ArrayList<>();
+        List<List<Known>> known = Accidentals.of(written);
+        meet(new NewKey(written.key().fifths()), 0, 0, null, met, firsts);
+        meet(new NewMeter(written.meter()), 0, 0, null, met, firsts);
+        Beats pulse = written.meter().pulse();
+        for (int m = 0; m < written.measures().size(); m++) {
+            Measure measure = written.measures().get(m);
+            pulse = measure.meter().map(Meter::pulse).orElse(pulse);
+            for (Sign sign : signs(measure, m)) {
+                meet(new NewSign(sign), m, 0, null, met, firsts);
+            }
+            if (m > 0) {
+                int at = m;
+                measure.key().ifPresent(k -> meet(new NewKey(k.fifths()), at, 0, null, met, firsts));
+                measure.meter().ifPresent(k -> meet(new NewMeter(k), at, 0, null, met, firsts));
+            }
+            Beats place = Beats.ZERO;
+            for (int n = 0; n < measure.notes().size(); n++) {
+                Note note = measure.notes().get(n);
+                List<Notated> values = Notated.of(note.length());
+                for (Notated value : values) {
+                    meet(new NewValue(value, note.isRest()), m, n, null, met, firsts);
+                }
+                for (Sign sign : signs(note, known.get(m).get(n), place, pulse)) {
+                    meet(new NewSign(sign), m, n, null, met, firsts);
+                }
+                Pitch pitch = note.pitch().orElse(null);
+                if (pitch != null) {
+                    meet(new NewNote(pitch.midi()), m, n, pitch, met, firsts);
+                }
+                place = place.plus(note.length());
+            }
+        }
+        return List.copyOf(firsts);
+    }
+
+    private static void meet(Thing thing, int measure, int note, Pitch pitch, Set<Thing> met, List<First> firsts) {
+        if (met.add(thing)) {
+            firsts.add(new First(thing, measure, note, pitch));
+        }
+    }
+
+    private static List<Sign> signs(Measure measure, int index) {
+        List<Sign> signs = new ArrayList<>();
+        Signs of = measure.signs();
+        if (index == 0 && measure.number() == 0) {
+            signs.add(Sign.PICK_UP);
+        }
+        if (index > 0) {
+            measure.key().ifPresent(k -> signs.add(Sign.KEY_CHANGE));
+            measure.meter().ifPresent(k -> signs.add(Sign.METER_CHANGE));
+            measure.tempo().ifPresent(k -> signs.add(Sign.TEMPO_CHANGE));
+        }
+        if (of.forwardRepeat() || of.closesRepeat()) {
+            signs.add(Sign.REPEAT);
+        }
+        if (!of.endingBegins().isEmpty()) {
+            signs.add(Sign.ENDINGS);
+        }
+        of.jump().ifPresent(jump -> signs.add(jump.words().startsWith("D.C.") ? Sign.DA_CAPO : Sign.DAL_SEGNO));
+        if (of.fine()) {
+            signs.add(Sign.FINE);
+        }
+        if (of.coda().isPresent() || of.toCoda().isPresent()) {
+            signs.add(Sign.CODA);
+        }
+        return signs;
+    }
+
+    private static List<Sign> signs(Note note, Known known, Beats place, Beats pulse) {
+        List<Sign> signs = new ArrayList<>(2);
+        if (note.tied()) {
+            signs.add(Sign.TIE);
+        }
+        if (note.slurs().begin() > 0) {
+            signs.add(Sign.SLUR);
+        }
+        if (!note.graces().isEmpty()) {
+            signs.add(Sign.GRACE_NOTE);
+        }
+        if (known == Known.PRINTED) {
+            signs.add(
+                    switch (note.pitch().orElseThrow().alter()) {
+                        case 0 -> Sign.NATURAL;
+                        case 1 -> Sign.SHARP;
+                        case -1 -> Sign.FLAT;
+                        default -> Sign.DOUBLE_ACCIDENTAL;
+                    });
+        }
+        for (Mark mark : note.marks()) {
+            signs.add(Sign.valueOf(mark.name()));
+        }
+        boolean offThePulse = place.ticks() % pulse.ticks() != 0;
+        int untilPulse = pulse.ticks() - place.ticks() % pulse.ticks();
+        if (!note.isRest() && offThePulse && note.length().ticks() > untilPulse) {
+            signs.add(Sign.SYNCOPATION);
+        }
+        return signs;
+    }
+}

@@ -1,0 +1,181 @@
+package vividroster.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import vividroster.core.instrument.Fingering;
+import vividroster.core.instrument.Fingering.Keys;
+import vividroster.core.instrument.Fingering.OnString;
+import vividroster.core.instrument.FingeringChart;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Pitch;
+import vividroster.formats.catalog.FingeringFile;
+import vividroster.formats.catalog.InstrumentCatalogFile;
+import vividroster.formats.catalog.RangeFile;
+
+class FingeringFileTest {
+
+    private static final Map<String, FingeringChart> CHARTS = FingeringFile.shipped();
+    private static final InstrumentCatalog CATALOG = InstrumentCatalogFile.shipped();
+
+    /** Both spellings a reader may meet. */
+    private static List<Pitch> spellings(int midi) {
+        List<Pitch> spellings = new ArrayList<>();
+        for (char letter : "CDEFGAB".toCharArray()) {
+            for (int alter = -1; alter <= 1; alter++) {
+                for (int octave = 0; octave < 9; octave++) {
+                    Pitch pitch = new Pitch(letter, alter, octave);
+                    if (pitch.midi() == midi && !(alter != 0 && "BE".indexOf(letter) >= 0 && alter == 1)) {
+                        spellings.add(pitch);
+                    }
+                }
+            }
+        }
+        return spellings;
+    }
+
+    @Test
+    void everyNoteOfEverySchoolRangeHasAFingering() {
+        RangeFile.shipped().forEach((code, ranges) -> {
+            if (CHARTS.get(code) == FingeringChart.NONE) {
+                return;
+            }
+            for (int midi = ranges.full().low().midi();
+                    midi <= ranges.full().high().midi();
+                    midi++) {
+                int note = midi;
+                assertThat(spellings(midi))
+                        .as(code + " " + midi)
+                        .anySatisfy(pitch -> assertThat(CHARTS.get(code).of(pitch))
+                                .as(code + " " + pitch + " " + note)
+                                .isNotEmpty());
+            }
+        });
+    }
+
+    @Test
+    void everyInstrumentOfTheCatalogHasAChart() {
+        assertThat(CHARTS.keySet())
+                .containsExactlyElementsOf(
+                        CATALOG.inScoreOrder().stream().map(i -> i.code()).toList());
+    }
+
+    @Test
+    void noTwoNotesOfAWoodwindShareAFingering() {
+        RangeFile.shipped().forEach((code, ranges) -> {
+            List<String> seen = new ArrayList<>();
+            for (int midi = ranges.full().low().midi();
+                    midi <= ranges.full().high().midi();
+                    midi++) {
+                CHARTS.get(code).of(spellings(midi).getFirst()).stream()
+                        .filter(Keys.class::isInstance)
+                        .map(f -> f.label() + " in " + ((Keys) f).register())
+                        .forEach(seen::add);
+            }
+            assertThat(seen).as(code).doesNotHaveDuplicates();
+        });
+    }
+
+    /** Expected fingerings: the usual chart of each instrument. */
+    @ParameterizedTest
+    @CsvSource({
+        "trumpet,C4,open",
+        "trumpet,D4,1-3",
+        "trumpet,Eb4,2-3",
+        "trumpet,E4,1-2",
+        "trumpet,A4,1-2",
+        "trumpet,D5,1",
+        "trumpet,F#3,1-2-3",
+        "trumpet,C6,open",
+        "horn,C4,open",
+        "horn,F4,1",
+        "horn,A4,1-2",
+        "horn,Bb4,1",
+        "horn,D4,1",
+        "trombone,Bb2,1",
+        "trombone,C3,6",
+        "trombone,D3,4",
+        "trombone,F3,1",
+        "trombone,Ab3,3",
+        "trombone,D4,1",
+        "trombone,G3,4",
+        "euphonium,Eb3,1",
+        "euphonium,C3,1-3",
+        "euphonium-treble,D4,1-3",
+        "tuba,Bb1,open",
+        "tuba,F2,open",
+        "tuba,E1,1-2-3",
+        "clarinet,E4,T 1",
+        "clarinet,G4,open",
+        "clarinet,D5,reg T 123|456",
+        "flute,C#5,Eb",
+        "alto-saxophone,G4,123",
+        "alto-saxophone,C#5,open",
+        "oboe,C5,1|4",
+        "bassoon,F3,w",
+        "violin,G3,0",
+        "violin,F#4,2",
+        "violin,F4,L2",
+        "violin,G#4,H3",
+        "violin,B4,1",
+        "viola,D4,0",
+        "cello,D3,0",
+        "cello,E3,1",
+        "cello,F3,2",
+        "cello,F#3,3",
+        "cello,G3,4",
+        "double-bass,F2,1",
+        "double-bass,F#2,1",
+        "double-bass,B2,1",
+        "double-bass,A3,1"
+    })
+    void theUsualWayComesFirst(String instrument, String note, String fingering) {
+        assertThat(CHARTS.get(instrument).of(Pitch.named(note)).getFirst().label())
+                .isEqualTo(fingering);
+    }
+
+    /** Alternates a director asks for by name. */
+    @ParameterizedTest
+    @CsvSource({
+        "trombone,F3,6",
+        "trombone,D4,4",
+        "trombone,Bb3,5",
+        "trumpet,E4,3",
+        "tuba,C2,4",
+        "horn,A4,T open",
+        "clarinet,C5,reg T 123 LF|456",
+        "clarinet,Eb4,T 1|4",
+        "alto-saxophone,Bb4,1 bis",
+        "flute,Bb4,Tb 1| Eb",
+        "violin,A4,4",
+        "violin,D5,3",
+        "cello,A3,4"
+    })
+    void alternatesFollow(String instrument, String note, String fingering) {
+        assertThat(CHARTS.get(instrument).of(Pitch.named(note)).stream().map(Fingering::label))
+                .contains(fingering);
+    }
+
+    @Test
+    void aFourthFingerStandsOnTheLowerString() {
+        OnString fourth = CHARTS.get("violin").of(Pitch.named("A4")).stream()
+                .map(OnString.class::cast)
+                .filter(f -> f.finger() == 4)
+                .findFirst()
+                .orElseThrow();
+        assertThat(fourth.string()).isEqualTo("D");
+        assertThat(fourth.position()).isEqualTo(1);
+    }
+
+    @Test
+    void beyondTheChartThereIsNothing() {
+        assertThat(CHARTS.get("trumpet").of(Pitch.named("C1"))).isEmpty();
+        assertThat(CHARTS.get("violin").of(Pitch.named("C3"))).isEmpty();
+        assertThat(CHARTS.get("mallets").of(Pitch.named("C4"))).isEmpty();
+    }
+}
