@@ -67,6 +67,13 @@ export async function post<T>(path: string, value: unknown): Promise<T> {
   return (text ? JSON.parse(text) : undefined) as T;
 }
 
+/** Puts JSON in the place of what was there; undefined when the answer has no body. */
+export async function put<T>(path: string, value: unknown): Promise<T> {
+  const response = await change("PUT", path, JSON.stringify(value), "application/json");
+  const text = await response.text();
+  return (text ? JSON.parse(text) : undefined) as T;
+}
+
 export async function postForm<T>(path: string, form: FormData): Promise<T> {
   return (await change("POST", path, form)).json() as Promise<T>;
 }

@@ -75,3 +75,7 @@ export type LineNotes = Schemas["LineNotesView"];
 export type LinePreview = Schemas["PreviewView"];
 export type SectionReading = Schemas["SectionReadingView"];
 export type Ladder = Schemas["LadderView"];
+export type LadderStep = Schemas["LadderStepView"];
+export type LadderDraft = Schemas["LadderDraft"];
+export type Finger = Schemas["FingerView"];
+export type LineRemark = Schemas["RemarkView"];

@@ -22,6 +22,9 @@ const CheckEditPage = lazy(async () => ({
   default: (await import("../features/library/CheckEditPage")).CheckEditPage,
 }));
 const LinePage = lazy(async () => ({ default: (await import("../features/line/LinePage")).LinePage }));
+const RehearsalCardPage = lazy(async () => ({
+  default: (await import("../features/line/RehearsalCardPage")).RehearsalCardPage,
+}));
 const FitPage = lazy(async () => ({ default: (await import("../features/fit/FitPage")).FitPage }));
 const PartnerCheckPage = lazy(async () => ({
   default: (await import("../features/partners/PartnerCheckPage")).PartnerCheckPage,
@@ -70,6 +73,7 @@ export function App() {
             path="/library/checks/:milestoneId"
             element={<CheckPage director={me.data.role === "DIRECTOR"} />}
           />
+          <Route path="/library/lines/:lineId/card" element={<RehearsalCardPage />} />
           <Route path="/hear" element={<HearPage />} />
           <Route path="/hear/:milestoneId" element={<RunPage />} />
           <Route path="/hear/:milestoneId/partners" element={<PartnerSetupPage />} />

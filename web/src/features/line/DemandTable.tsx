@@ -1,35 +1,58 @@
 import clsx from "clsx";
-import type { SectionReading } from "../../api/types";
-import { hardestFor } from "./line";
+import type { LineAnalysis, SectionReading } from "../../api/types";
 
 type Kind = SectionReading["demand"][number]["kind"];
 
 const columns: [Kind, string][] = [
+  ["NEW_NOTES", "New notes"],
   ["NOTES_PER_SECOND", "Fastest"],
   ["LEAP", "Leap"],
+  ["HIDDEN_SKIPS", "Hidden skips"],
   ["ABOVE_RANGE", "High"],
   ["BELOW_RANGE", "Low"],
   ["ALTERED", "Altered"],
   ["BREATH_SECONDS", "Breath"],
+  ["SLUR_SECONDS", "Slur"],
+  ["REGISTER_BREAKS", "Break"],
+  ["FINGERS_A_SECOND", "Fingers"],
+  ["SLIDE_A_SECOND", "Slide"],
+  ["CROSSINGS", "Crossings"],
+  ["SHIFTS", "Shifts"],
+  ["STRETCHES", "Stretches"],
 ];
 
+interface Props {
+  readers: readonly SectionReading[];
+  hardest: LineAnalysis["hardest"];
+  chosen?: string;
+}
+
 /** What the line asks of each section, each with the measure where it peaks. Never one score. */
-export function DemandTable({ readers, chosen }: { readers: readonly SectionReading[]; chosen?: string }) {
+export function DemandTable({ readers, hardest, chosen }: Props) {
   if (readers.length === 0) return <p className="soft">Choose a class to compare its sections.</p>;
-  const hard = columns
-    .map(([kind, name]) => ({ name, who: hardestFor(readers, kind) }))
-    .filter(({ who }) => who !== undefined);
+  const asked = columns.filter(([kind]) =>
+    readers.some((r) => r.demand.some((d) => d.kind === kind && d.value > 0)),
+  );
   return (
     <section aria-label="Demand">
       <h2 className="mb-1 text-lg">What it asks, section by section</h2>
+      {hardest.length > 0 && (
+        <ul aria-label="Who has the hard one" className="mb-2">
+          {hardest.map((one) => (
+            <li key={one.kind} className={clsx(one.instrument === chosen && "font-semibold")}>
+              {one.sentence}.
+            </li>
+          ))}
+        </ul>
+      )}
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Demand by section">
-        <table className="w-full text-[0.9rem]">
+        <table className="w-full text-[0.88rem]">
           <thead>
             <tr className="small soft border-base-content border-b-[1.5px] text-left">
               <th scope="col" className="py-1 pr-3 font-normal">
                 Section
               </th>
-              {columns.map(([kind, name]) => (
+              {asked.map(([kind, name]) => (
                 <th key={kind} scope="col" className="pr-3 font-normal">
                   {name}
                 </th>
@@ -38,36 +61,54 @@ export function DemandTable({ readers, chosen }: { readers: readonly SectionRead
           </thead>
           <tbody>
             {readers.map((reader) => (
-              <tr
+              <Row
                 key={reader.instrument}
-                className={clsx(
-                  "border-b border-[var(--hairline)] align-top",
-                  reader.instrument === chosen && "bg-base-200",
-                )}
-              >
-                <th scope="row" className="py-1 pr-3 text-left font-semibold">
-                  {reader.name}
-                </th>
-                {columns.map(([kind]) => {
-                  const peak = reader.demand.find((d) => d.kind === kind);
-                  return (
-                    <td key={kind} className="py-1 pr-3">
-                      {peak?.words}
-                      {peak && <span className="soft block text-[0.8rem]">m. {peak.number}</span>}
-                    </td>
-                  );
-                })}
-              </tr>
+                reader={reader}
+                asked={asked}
+                readers={readers}
+                on={reader.instrument === chosen}
+              />
             ))}
           </tbody>
         </table>
       </div>
-      {hard.length > 0 && (
-        <p className="mt-2">
-          {hard.map(({ name, who }) => `${name}: ${who}`).join(" · ")}
-          <span className="soft"> has more of it than the others.</span>
-        </p>
-      )}
     </section>
+  );
+}
+
+interface RowProps {
+  reader: SectionReading;
+  readers: readonly SectionReading[];
+  asked: readonly (readonly [Kind, string])[];
+  on: boolean;
+}
+
+function Row({ reader, readers, asked, on }: RowProps) {
+  return (
+    <tr className={clsx("border-b border-[var(--hairline)] align-top", on && "bg-base-200")}>
+      <th scope="row" className="py-1 pr-3 text-left font-semibold">
+        {reader.name}
+      </th>
+      {asked.map(([kind]) => {
+        const peak = reader.demand.find((d) => d.kind === kind);
+        const most = Math.max(...readers.map((r) => r.demand.find((d) => d.kind === kind)?.value ?? 0));
+        return (
+          <td key={kind} className="py-1 pr-3 whitespace-nowrap">
+            {peak && (
+              <>
+                {peak.words}
+                <span aria-hidden className="bg-base-300 mt-0.5 block h-1.5 w-14">
+                  <span
+                    className="bg-base-content block h-full"
+                    style={{ width: `${most > 0 ? (100 * Math.max(0, peak.value)) / most : 0}%` }}
+                  />
+                </span>
+                {peak.value > 0 && <span className="soft block text-[0.8rem]">m. {peak.number}</span>}
+              </>
+            )}
+          </td>
+        );
+      })}
+    </tr>
   );
 }

@@ -17,6 +17,11 @@ const section = (instrument: string, name: string, writtenKey: string) => ({
   name,
   writtenKey,
   octaves: 0,
+  writtenAbove: 7,
+  entry: { number: 1, note: "C 5", fingering: "open", counted: ["1", "2", "3", "4"], entersOn: "1" },
+  trackKnown: true,
+  news: [{ kind: "NOTE", number: 2, words: "F-sharp 4, 2" }],
+  tendencies: [{ note: "E 5", fingering: "open", tendency: "LOW", numbers: [2] }],
   outside: instrument === "horn" ? ["A 5"] : [],
   traps: [{ kind: "STILL_ALTERED", measure: 1, number: 2, sentence: "Still F-sharp" }],
   demand: [{ kind: "LEAP", value: instrument === "horn" ? 4 : 2, number: 1, words: "a fifth" }],
@@ -29,9 +34,10 @@ const notes = {
     concertKey: "B-flat major",
     meter: "4/4",
     tempoBpm: 84,
+    countInBeats: 4,
     measures: [
-      { index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "repeat begins" },
-      { index: 1, number: 2, beats: 4, full: 4, pulse: 1, signs: "repeat" },
+      { index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "repeat begins", spoken: "1 2 3 4" },
+      { index: 1, number: 2, beats: 4, full: 4, pulse: 1, signs: "repeat", spoken: "1 (2) 3 4" },
     ],
     order: [
       { index: 0, number: 1, pass: 1, seconds: 0 },
@@ -47,21 +53,50 @@ const notes = {
       { likeness: "SAME_RHYTHM", measure: 1, number: 2, sentence: "The rhythm of measure 1" },
     ],
     sections: [section("trumpet", "Trumpet", "C major"), section("horn", "Horn", "F major")],
+    hardest: [{ kind: "LEAP", instrument: "horn", sentence: "Horns leap widest: a fifth at measure 1" }],
+  },
+  fingers: [
+    [{ name: "C", beats: 4, label: "open", keys: [], marked: "NOTHING", alternates: [] }],
+    [
+      { name: "D", beats: 2, label: "1", keys: [], marked: "NOTHING", alternates: ["1-3"] },
+      { name: "A", beats: 2, label: "4", string: "D", keys: [], marked: "FOURTH_FINGER", alternates: [] },
+    ],
+  ],
+  likeness: {
+    lineId: "l0",
+    sentence: "The notes of line 4, Wet sand in another rhythm",
+    measures: [{ measure: 1, lineId: "l0", words: "measure 3 of line 4" }],
   },
   musicXml: "<score-partwise/>",
   abc: "K:Bb\nB4|",
 };
 
+const step = { from: 1, to: 1, tempoBpm: 50, repetitions: 3, groups: [], note: "" };
 const ladder = {
-  steps: [{ kind: "ISOLATE", what: "Measure 2 alone, 3 times", tempoBpm: 50, seconds: 28 }],
-  dropped: [{ kind: "JOIN", what: "Measures 1 to 2 joined, twice", tempoBpm: 67, seconds: 20 }],
-  seconds: 28,
+  kept: false,
+  minutes: 8,
+  habit: "SPOTS_FIRST",
+  steps: [
+    { ...step, kind: "ISOLATE", what: "Measure 2 alone, 3 times", seconds: 28 },
+    { ...step, kind: "WHOLE", what: "The whole line at tempo", seconds: 20 },
+  ],
+  dropped: [{ ...step, kind: "JOIN", what: "Measures 1 to 2 joined, twice", seconds: 20 }],
+  seconds: 48,
 };
 
 function at(answers: Record<string, unknown> = {}): Sent[] {
   return server({
     "GET /api/lines/l1/notes": notes,
     "GET /api/lines/l1/ladder": ladder,
+    "GET /api/lines/l1/ladders/horn": new Refusal(404, "No ladder is kept for this instrument."),
+    "PUT /api/lines/l1/ladders/horn": { ...ladder, kept: true },
+    "DELETE /api/lines/l1/ladders/horn": undefined,
+    "GET /api/lines/l1/remarks": [
+      { instrument: "any", trouble: "", tip: "breathe together" },
+      { instrument: "horn", trouble: "the F-sharp", tip: "" },
+      { instrument: "flute", trouble: "not theirs", tip: "" },
+    ],
+    "PUT /api/lines/l1/remarks/horn": undefined,
     "GET /api/library": {
       milestones: [
         {
@@ -124,7 +159,7 @@ describe("a line's page", () => {
     expect(within(roadmap).getByText(/4 measures, 16 beats, 11 s/)).toBeTruthy();
     expect(screen.getByText("Still F-sharp")).toBeTruthy();
     expect(screen.getByText("A 5")).toBeTruthy();
-    expect(screen.getByText(/Leap: Horn/)).toBeTruthy();
+    expect(screen.getByText("Horns leap widest: a fifth at measure 1.")).toBeTruthy();
     expect(screen.getByText("Same as measure 1")).toBeTruthy();
     expect(screen.queryByText("The rhythm of measure 1")).toBeNull();
   });
@@ -140,6 +175,56 @@ describe("a line's page", () => {
     expect(sent.some((s) => s.path.includes("habit=STRAIGHT_THROUGH") && s.path.includes("minutes=3"))).toBe(
       true,
     );
+  });
+
+  it("briefs the section: how it comes in, what is new, where it goes wrong", async () => {
+    const sent = at();
+    page();
+    const brief = await screen.findByRole("region", { name: "Brief" });
+    expect(brief.textContent).toContain("Starts on C 5");
+    expect(brief.textContent).toContain("1 2 3 4 (breathe), in on 1");
+    expect(brief.textContent).toContain("F-sharp 4, 2 m. 2");
+    expect(brief.textContent).toContain("E 5 (open) sounds low, measure 2");
+    expect(await within(brief).findByText("the F-sharp")).toBeTruthy();
+    expect(brief.textContent).toContain("breathe together");
+    expect(brief.textContent).not.toContain("not theirs");
+    expect(screen.getByText("The notes of line 4, Wet sand in another rhythm")).toBeTruthy();
+    expect(screen.getByText("Met before: measure 3 of line 4")).toBeTruthy();
+    fireEvent.click(within(brief).getByRole("button", { name: "Change what you say here" }));
+    fireEvent.change(within(brief).getByLabelText("Tip"), { target: { value: "second valve" } });
+    fireEvent.click(within(brief).getByRole("button", { name: "Keep" }));
+    expect(await screen.findByText("Kept with the line")).toBeTruthy();
+    expect(sent.find((s) => s.method === "PUT")?.body).toEqual({
+      trouble: "the F-sharp",
+      tip: "second valve",
+    });
+  });
+
+  it("shows fingers without a staff", async () => {
+    at();
+    page();
+    fireEvent.click(await screen.findByRole("button", { name: "Fingers without staff" }));
+    const rows = screen.getByRole("list", { name: "Fingers for Horn" });
+    expect(within(rows).getByText("open")).toBeTruthy();
+    expect(within(rows).getByText("fourth finger")).toBeTruthy();
+    expect(within(rows).getByTitle("also 1-3")).toBeTruthy();
+    expect(screen.queryByRole("img", { name: "Notation for Horn" })).toBeNull();
+  });
+
+  it("keeps a ladder, changes it step by step and goes back to the proposal", async () => {
+    const sent = at();
+    page();
+    fireEvent.click(await screen.findByRole("button", { name: "Keep and edit" }));
+    fireEvent.click(await screen.findByRole("button", { name: "Step 1 later" }));
+    await vi.waitFor(() => expect(sent.filter((s) => s.method === "PUT")).toHaveLength(2));
+    const put = sent.filter((s) => s.method === "PUT").at(-1)?.body as { steps: { kind: string }[] };
+    expect(put.steps.map((s) => s.kind)).toEqual(["WHOLE", "ISOLATE"]);
+    const tempo = screen.getByLabelText("Tempo of step 1");
+    fireEvent.change(tempo, { target: { value: "9" } });
+    fireEvent.blur(tempo);
+    expect((tempo as HTMLInputElement).value).toBe("50");
+    fireEvent.click(screen.getByRole("button", { name: "Back to the proposal" }));
+    expect(await screen.findByLabelText("Minutes there are")).toBeTruthy();
   });
 
   it("says when facts alone are kept", async () => {

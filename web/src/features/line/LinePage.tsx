@@ -5,12 +5,15 @@ import type { LineNotes, Milestone } from "../../api/types";
 import { instrumentsQuery, libraryQuery, railQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { Brief } from "./Brief";
 import { DemandTable } from "./DemandTable";
+import { FingerRows } from "./FingerRows";
 import { KeyStrip } from "./KeyStrip";
 import { bracketsOf, lasting, readersIn, readingOf } from "./line";
 import { lineNotesQuery } from "./line.queries";
 import { PlayBar } from "./PlayBar";
 import { PracticeLadder } from "./PracticeLadder";
+import { LookPicker, type Look } from "./LookPicker";
 import { RoadmapRibbon } from "./RoadmapRibbon";
 import { TrapList } from "./TrapList";
 import { TypeLine } from "./TypeLine";
@@ -22,7 +25,7 @@ export function LinePage({ director }: { director: boolean }) {
   const { lineId = "" } = useParams();
   const { scope, search } = useScope();
   const library = useQuery(libraryQuery);
-  const notes = useQuery(lineNotesQuery(lineId, scope.instrument));
+  const notes = useQuery(lineNotesQuery(lineId, scope.instrument, scope.classId));
   const [typing, setTyping] = useState(false);
   const line = library.data?.milestones.find((m) => m.id === lineId);
   if (notes.isError) return <Failed error={notes.error} again={() => void notes.refetch()} />;
@@ -64,7 +67,7 @@ export function LinePage({ director }: { director: boolean }) {
           rights to, that is all one should keep.
         </Empty>
       )}
-      {!typing && notes.data && <Reading lineId={lineId} notes={notes.data} />}
+      {!typing && notes.data && <Reading lineId={lineId} notes={notes.data} director={director} />}
     </>
   );
 }
@@ -73,11 +76,12 @@ const facts = (line: Milestone) =>
   line.line &&
   `${line.line.book}, page ${line.line.page} · concert ${line.line.concertKey} · ${line.line.meter}`;
 
-function Reading({ lineId, notes }: { lineId: string; notes: LineNotes }) {
-  const { scope } = useScope();
+function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes; director: boolean }) {
+  const { scope, search } = useScope();
   const rail = useQuery({ ...railQuery(scope.classId), enabled: Boolean(scope.classId) });
   const instruments = useQuery(instrumentsQuery);
   const [place, setPlace] = useState(-1);
+  const [look, setLook] = useState<Look>("STAFF");
   const { analysis, musicXml } = notes;
   const reading = readingOf(analysis, scope.instrument);
   const readers = readersIn(analysis, rail.data?.sections ?? []);
@@ -85,23 +89,43 @@ function Reading({ lineId, notes }: { lineId: string; notes: LineNotes }) {
   return (
     <div className="grid gap-5">
       <KeyStrip readers={readers} concertKey={analysis.concertKey} />
-      <Suspense
-        fallback={
-          <div
-            role="status"
-            className="skeleton bg-base-200 h-40 rounded-md"
-            aria-label="Loading the notation"
-          />
-        }
-      >
-        <Staff
-          musicXml={musicXml}
-          label={`Notation for ${name}`}
-          brackets={bracketsOf(reading)}
+      <Brief lineId={lineId} reading={reading} instrument={scope.instrument} director={director} />
+      {notes.likeness.sentence && (
+        <p>
+          <b>Recall, do not start anew: </b>
+          <Link to={{ pathname: `/library/lines/${notes.likeness.lineId}`, search: scopeSearch(search, {}) }}>
+            {notes.likeness.sentence}
+          </Link>
+        </p>
+      )}
+      {notes.fingers.length > 0 && <LookPicker look={look} onLook={setLook} />}
+      {look === "FINGERS" && notes.fingers.length > 0 ? (
+        <FingerRows
+          fingers={notes.fingers}
+          analysis={analysis}
           sounding={analysis.order[place]?.index}
+          label={`Fingers for ${name}`}
         />
-      </Suspense>
-      <PlayBar analysis={analysis} onPlace={setPlace} />
+      ) : (
+        <Suspense
+          fallback={
+            <div
+              role="status"
+              className="skeleton bg-base-200 h-40 rounded-md"
+              aria-label="Loading the notation"
+            />
+          }
+        >
+          <Staff
+            musicXml={musicXml}
+            label={`Notation for ${name}`}
+            brackets={bracketsOf(reading)}
+            sounding={analysis.order[place]?.index}
+            fingers={look === "BOTH" ? notes.fingers : undefined}
+          />
+        </Suspense>
+      )}
+      <PlayBar analysis={analysis} reading={reading} onPlace={setPlace} />
       {analysis.fault ? (
         <p role="alert" className="font-semibold">
           {analysis.fault}
@@ -115,12 +139,17 @@ function Reading({ lineId, notes }: { lineId: string; notes: LineNotes }) {
       )}
       <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         <div className="grid content-start gap-5">
-          <TrapList reading={reading} echoes={analysis.echoes} />
+          <TrapList reading={reading} echoes={analysis.echoes} borrowed={notes.likeness.measures} />
           {scope.instrument && reading && !analysis.fault && (
-            <PracticeLadder lineId={lineId} instrument={scope.instrument} />
+            <PracticeLadder
+              key={scope.instrument}
+              lineId={lineId}
+              instrument={scope.instrument}
+              director={director}
+            />
           )}
         </div>
-        <DemandTable readers={readers} chosen={scope.instrument} />
+        <DemandTable readers={readers} hardest={analysis.hardest} chosen={scope.instrument} />
       </div>
     </div>
   );

@@ -1,16 +1,30 @@
 import { Play, Square } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import type { LineAnalysis } from "../../api/types";
+import type { LineAnalysis, SectionReading } from "../../api/types";
 import { Button } from "../../ui/parts";
 import { useKeys } from "../../app/useKeys";
 import { planOf } from "./playback";
 import { play, type Playing } from "./player";
 
+interface Props {
+  analysis: LineAnalysis;
+  /** Of the section whose part is played. */
+  reading?: SectionReading;
+  onPlace: (place: number) => void;
+}
+
+const pitches = {
+  CONCERT: "at concert pitch",
+  SECTION: "where this section sounds",
+  WRITTEN: "as written here",
+};
+
 /** Plays the line as it sounds: count-in, metronome, pace, and a stretch again and again. */
-export function PlayBar({ analysis, onPlace }: { analysis: LineAnalysis; onPlace: (place: number) => void }) {
+export function PlayBar({ analysis, reading, onPlace }: Props) {
   const [pace, setPace] = useState(100);
   const [countIn, setCountIn] = useState(true);
   const [metronome, setMetronome] = useState(false);
+  const [pitch, setPitch] = useState<keyof typeof pitches>("CONCERT");
   const [again, setAgain] = useState(false);
   const [on, setOn] = useState(false);
   const last = Math.max(0, analysis.order.length - 1);
@@ -29,8 +43,16 @@ export function PlayBar({ analysis, onPlace }: { analysis: LineAnalysis; onPlace
     [],
   );
   const [from, to] = [Math.min(stretch[0], last), Math.min(Math.max(...stretch), last)];
+  const transpose =
+    !reading || pitch === "CONCERT" ? 0 : pitch === "WRITTEN" ? reading.writtenAbove : 12 * reading.octaves;
+  const spots = (reading?.hotSpots ?? []).filter((spot) => spot.recalls === undefined).slice(0, 4);
+  const loop = (measure: number) => {
+    const place = analysis.order.findIndex((played) => played.index === measure);
+    if (place >= 0) setStretch([place, place]);
+    setAgain(true);
+  };
   const start = () => {
-    const plan = planOf(analysis, { pace: pace / 100, countIn, metronome, from, to });
+    const plan = planOf(analysis, { pace: pace / 100, countIn, metronome, from, to, transpose });
     wanted.current = true;
     setOn(true);
     playing.current = play(plan, from, onPlace, () => {
@@ -87,6 +109,20 @@ export function PlayBar({ analysis, onPlace }: { analysis: LineAnalysis; onPlace
       <span className="flex items-center gap-2">
         {measure(0)} <span className="soft">to</span> {measure(1)}
       </span>
+      {reading && (
+        <select
+          aria-label="Pitch it plays at"
+          className="select select-sm hairline bg-base-100 w-56 border-[1.5px] text-[0.95rem]"
+          value={pitch}
+          onChange={(event) => setPitch(event.target.value as keyof typeof pitches)}
+        >
+          {Object.entries(pitches).map(([key, name]) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+        </select>
+      )}
       {(
         [
           ["Count in", countIn, setCountIn],
@@ -104,6 +140,27 @@ export function PlayBar({ analysis, onPlace }: { analysis: LineAnalysis; onPlace
           {name}
         </label>
       ))}
+      {spots.length > 0 && (
+        <span className="flex items-center gap-1.5">
+          <span className="soft">Loop</span>
+          {spots.map((spot) => (
+            <Button key={spot.measure} small onClick={() => loop(spot.measure)}>
+              m. {spot.number}
+            </Button>
+          ))}
+          {(from > 0 || to < last) && (
+            <Button
+              small
+              onClick={() => {
+                setStretch([0, last]);
+                setAgain(false);
+              }}
+            >
+              whole
+            </Button>
+          )}
+        </span>
+      )}
     </div>
   );
 }

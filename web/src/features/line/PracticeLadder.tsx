@@ -1,68 +1,134 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import clsx from "clsx";
 import { useState } from "react";
+import { Link } from "react-router";
+import { put, remove } from "../../api/http";
+import type { Ladder, LadderDraft } from "../../api/types";
 import { duration } from "../../app/days";
-import { Failed } from "../../ui/parts";
-import { habitNames, ladderQuery, type Habit } from "./line.queries";
+import { scopeSearch, useScope } from "../../app/scope";
+import { Button, Failed } from "../../ui/parts";
+import { LadderEditor } from "./LadderEditor";
+import { draftOf } from "./line";
+import { habitNames, keptLadderQuery, ladderQuery, type Habit } from "./line.queries";
 
-/** The steps from slow fragments to the whole line, in the minutes left. */
-export function PracticeLadder({ lineId, instrument }: { lineId: string; instrument: string }) {
+interface Props {
+  lineId: string;
+  instrument: string;
+  director: boolean;
+}
+
+/** The steps from slow fragments to the whole line, in the minutes left; or as the director put and kept them. */
+export function PracticeLadder({ lineId, instrument, director }: Props) {
+  const { scope, search } = useScope();
+  const client = useQueryClient();
   const [minutes, setMinutes] = useState(8);
-  const [habit, setHabit] = useState<Habit>("SPOTS_FIRST");
-  const ladder = useQuery({
-    ...ladderQuery(lineId, instrument, habit, minutes),
+  const [habit, setHabit] = useState<Habit>();
+  const kept = useQuery(keptLadderQuery(lineId, instrument));
+  const proposed = useQuery({
+    ...ladderQuery({ lineId, instrument, classId: scope.classId, habit, minutes }),
     placeholderData: keepPreviousData,
   });
+  const key = keptLadderQuery(lineId, instrument).queryKey;
+  const keep = useMutation({
+    mutationFn: (draft: LadderDraft) => put<Ladder>(`/api/lines/${lineId}/ladders/${instrument}`, draft),
+    onSuccess: (ladder) => client.setQueryData(key, ladder),
+  });
+  const forget = useMutation({
+    mutationFn: () => remove(`/api/lines/${lineId}/ladders/${instrument}`),
+    onSuccess: () => client.setQueryData(key, null),
+  });
+  const own = kept.data;
+  const shown = own ?? proposed.data;
   return (
     <section aria-label="Practice ladder">
-      <h2 className="mb-1 text-lg">Practice ladder</h2>
-      <div className="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
-        <label className="flex items-center gap-2">
-          <b className="w-14 text-right">{minutes} min</b>
-          <input
-            type="range"
-            min={1}
-            max={25}
-            value={minutes}
-            aria-label="Minutes there are"
-            className="range range-xs w-40"
-            onChange={(event) => setMinutes(Number(event.target.value))}
-          />
-        </label>
-        <select
-          aria-label="Rehearsal habit"
-          className="select select-sm hairline bg-base-100 w-52 border-[1.5px] text-[0.95rem]"
-          value={habit}
-          onChange={(event) => setHabit(event.target.value as Habit)}
-        >
-          {Object.entries(habitNames).map(([key, name]) => (
-            <option key={key} value={key}>
-              {name}
-            </option>
-          ))}
-        </select>
-        {ladder.data && <span className="small soft">takes {duration(ladder.data.seconds)}</span>}
-      </div>
-      {ladder.isError && <Failed error={ladder.error} />}
-      <ol className={clsx(ladder.isPlaceholderData && "opacity-60")}>
-        {ladder.data?.steps.map((step, i) => (
-          <li
-            key={i}
-            className="grid grid-cols-[1.6rem_1fr_4.5rem_4rem] items-baseline border-b border-[var(--hairline)] py-1"
+      <div className="mb-1 flex flex-wrap items-baseline gap-x-4">
+        <h2 className="text-lg">Practice ladder</h2>
+        {shown && <span className="small soft">takes {duration(shown.seconds)}</span>}
+        <span className="ml-auto flex gap-2">
+          <Link
+            className="btn btn-sm btn-outline hairline"
+            to={{ pathname: `/library/lines/${lineId}/card`, search: scopeSearch(search, {}) }}
           >
-            <b>{i + 1}</b>
-            <span>{step.what}</span>
-            <span className="soft">{step.kind === "RECALL" ? "" : `♩ = ${step.tempoBpm}`}</span>
-            <span className="soft text-right">{duration(step.seconds)}</span>
-          </li>
-        ))}
-      </ol>
-      {ladder.data && ladder.data.dropped.length > 0 && (
+            Rehearsal card
+          </Link>
+          {director && !own && proposed.data && (
+            <Button small onClick={() => keep.mutate(draftOf(proposed.data))}>
+              Keep and edit
+            </Button>
+          )}
+          {director && own && (
+            <Button small onClick={() => forget.mutate()}>
+              Back to the proposal
+            </Button>
+          )}
+        </span>
+      </div>
+      {!own && (
+        <div className="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
+          <label className="flex items-center gap-2">
+            <b className="w-14 text-right">{minutes} min</b>
+            <input
+              type="range"
+              min={1}
+              max={25}
+              value={minutes}
+              aria-label="Minutes there are"
+              className="range range-xs w-40"
+              onChange={(event) => setMinutes(Number(event.target.value))}
+            />
+          </label>
+          <select
+            aria-label="Rehearsal habit"
+            className="select select-sm hairline bg-base-100 w-52 border-[1.5px] text-[0.95rem]"
+            value={habit ?? proposed.data?.habit ?? "SPOTS_FIRST"}
+            onChange={(event) => setHabit(event.target.value as Habit)}
+          >
+            {Object.entries(habitNames).map(([name, words]) => (
+              <option key={name} value={name}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </div>
+      )}
+      {(proposed.isError || kept.isError) && <Failed error={(proposed.error ?? kept.error)!} />}
+      {keep.isError && <Failed error={keep.error} />}
+      {forget.isError && <Failed error={forget.error} />}
+      {own && director ? (
+        <LadderEditor ladder={own} busy={keep.isPending} onChange={(draft) => keep.mutate(draft)} />
+      ) : (
+        shown && <LadderSteps ladder={shown} faded={proposed.isPlaceholderData} />
+      )}
+      {!own && proposed.data && proposed.data.dropped.length > 0 && (
         <p className="small mt-2">
           <span className="soft">Dropped for want of minutes: </span>
-          {ladder.data.dropped.map((step) => step.what).join(" · ")}
+          {proposed.data.dropped.map((step) => step.what).join(" · ")}
         </p>
       )}
     </section>
+  );
+}
+
+const silent = new Set(["LOOK", "RECALL"]);
+
+/** The steps to read. */
+export function LadderSteps({ ladder, faded }: { ladder: Ladder; faded?: boolean }) {
+  return (
+    <ol className={clsx(faded && "opacity-60")}>
+      {ladder.steps.map((step, i) => (
+        <li
+          key={i}
+          className="grid grid-cols-[1.6rem_1fr_4.5rem_4rem] items-baseline border-b border-[var(--hairline)] py-1"
+        >
+          <b>{i + 1}</b>
+          <span>
+            {step.what}
+            {step.note && <span className="soft block">{step.note}</span>}
+          </span>
+          <span className="soft">{silent.has(step.kind) ? "" : `♩ = ${step.tempoBpm}`}</span>
+          <span className="soft text-right">{duration(step.seconds)}</span>
+        </li>
+      ))}
+    </ol>
   );
 }

@@ -1,5 +1,10 @@
 import { OpenSheetMusicDisplay } from "opensheetmusicdisplay";
+import type { GraphicalMeasure } from "opensheetmusicdisplay";
+import clsx from "clsx";
 import { useEffect, useRef, useState } from "react";
+import type { Finger } from "../../api/types";
+import { HoleChart } from "./HoleChart";
+import { fingerAt } from "./line";
 
 export interface Bracket {
   /** Index of the measure in the line. */
@@ -10,12 +15,24 @@ export interface Bracket {
 interface Box {
   left: number;
   top: number;
+  bottom: number;
   width: number;
   height: number;
 }
 
+/** Where a note stands, and when it comes in its measure. */
+interface Spot {
+  measure: number;
+  beat: number;
+  left: number;
+  /** Below everything the staff holds. */
+  top: number;
+}
+
 interface Props {
   musicXml: string;
+  /** Fingerings to stand under the notes, by measure. */
+  fingers?: readonly (readonly Finger[])[];
   label: string;
   brackets: readonly Bracket[];
   /** Index of the measure that sounds. */
@@ -23,11 +40,16 @@ interface Props {
 }
 
 const PIXELS_PER_UNIT = 10;
+const BEATS_PER_WHOLE = 4;
+/** Units kept free under a staff that carries fingerings. */
+const FINGER_ROOM = 8;
 
 /** Notation, with brackets and labels under the staff; note-heads are never coloured by anything. */
-export default function Staff({ musicXml, label, brackets, sounding }: Props) {
+export default function Staff({ musicXml, label, brackets, sounding, fingers }: Props) {
+  const room = fingers && fingers.length > 0;
   const holder = useRef<HTMLDivElement>(null);
   const [boxes, setBoxes] = useState<readonly Box[]>([]);
+  const [spots, setSpots] = useState<readonly Spot[]>([]);
   const [failed, setFailed] = useState<string>();
   useEffect(() => {
     const place = holder.current;
@@ -47,6 +69,10 @@ export default function Staff({ musicXml, label, brackets, sounding }: Props) {
     sheet.EngravingRules.PageTopMargin = 1;
     sheet.EngravingRules.PageBottomMargin = 1;
     sheet.EngravingRules.PageLeftMargin = 1;
+    if (room) {
+      sheet.EngravingRules.MinimumDistanceBetweenSystems += FINGER_ROOM;
+      sheet.EngravingRules.PageBottomMargin += FINGER_ROOM;
+    }
     sheet.EngravingRules.DefaultFontFamily = "Atkinson Hyperlegible Next Variable";
     sheet
       .load(musicXml)
@@ -61,11 +87,13 @@ export default function Staff({ musicXml, label, brackets, sounding }: Props) {
             return {
               left: shape.AbsolutePosition.x * scale,
               top: shape.AbsolutePosition.y * scale,
+              bottom: bottomOf(staves[0]!, scale),
               width: shape.Size.width * scale,
               height: 4 * scale,
             };
           }),
         );
+        setSpots(spotsOf(sheet, scale));
         setFailed(undefined);
       })
       .catch((error: unknown) => !gone && setFailed(String(error)));
@@ -73,7 +101,8 @@ export default function Staff({ musicXml, label, brackets, sounding }: Props) {
       gone = true;
       place.replaceChildren();
     };
-  }, [musicXml]);
+  }, [musicXml, room]);
+  const tall = fingers?.some((measure) => measure.some((finger) => finger.holes !== undefined));
   const now = sounding === undefined ? undefined : boxes[sounding];
   return (
     <div className="relative" role="img" aria-label={label}>
@@ -85,6 +114,30 @@ export default function Staff({ musicXml, label, brackets, sounding }: Props) {
         />
       )}
       <div ref={holder} className="[&_svg]:max-w-full" />
+      {room &&
+        spots.map((spot, i) => {
+          const finger = fingerAt(fingers[spot.measure], spot.beat);
+          return (
+            finger &&
+            finger.label && (
+              <span
+                key={i}
+                aria-hidden
+                className={clsx(
+                  "absolute -translate-x-1/2 text-[0.92rem] leading-none font-semibold",
+                  finger.marked !== "NOTHING" && "rounded-sm px-0.5 outline-[1.5px] outline-[var(--now)]",
+                )}
+                style={{ left: spot.left, top: spot.top + 6 }}
+              >
+                {finger.holes !== undefined ? (
+                  <HoleChart holes={finger.holes} keys={finger.keys} />
+                ) : (
+                  finger.label
+                )}
+              </span>
+            )
+          );
+        })}
       {failed && <p className="text-error">The notation could not be drawn: {failed}</p>}
       {brackets.map((bracket) => {
         const box = boxes[bracket.measure];
@@ -96,7 +149,7 @@ export default function Staff({ musicXml, label, brackets, sounding }: Props) {
               className="absolute border-x-2 border-b-2 border-[var(--now)] text-center text-[0.78rem] leading-none"
               style={{
                 left: box.left + 3,
-                top: box.top + box.height + 22,
+                top: room ? box.bottom + (tall ? 66 : 30) : box.top + box.height + 22,
                 width: Math.max(12, box.width - 6),
                 height: 6,
               }}
@@ -110,4 +163,23 @@ export default function Staff({ musicXml, label, brackets, sounding }: Props) {
       })}
     </div>
   );
+}
+
+/** How far down the staff of a measure reaches, ledger lines and stems included. */
+function bottomOf(measure: GraphicalMeasure, scale: number): number {
+  const line = measure.ParentStaffLine;
+  const top = line?.PositionAndShape.AbsolutePosition.y ?? measure.PositionAndShape.AbsolutePosition.y;
+  return (top + Math.max(4, ...(line?.BottomLine ?? []))) * scale;
+}
+
+function spotsOf(sheet: OpenSheetMusicDisplay, scale: number): Spot[] {
+  return sheet.GraphicSheet.MeasureList.flatMap((staves, measure) => {
+    const staff = staves[0]!;
+    return staff.staffEntries.map((entry) => ({
+      measure,
+      beat: entry.relInMeasureTimestamp.RealValue * BEATS_PER_WHOLE,
+      left: entry.PositionAndShape.AbsolutePosition.x * scale,
+      top: bottomOf(staff, scale),
+    }));
+  });
 }

@@ -1,8 +1,17 @@
-import type { LineAnalysis, SectionReading } from "../../api/types";
+import type { LineAnalysis, LineNotes, SectionReading } from "../../api/types";
+
+interface Props {
+  reading?: SectionReading;
+  echoes: LineAnalysis["echoes"];
+  /** Measures met in earlier lines. */
+  borrowed?: LineNotes["likeness"]["measures"];
+}
 
 /** What misleads this section, numbered as the brackets under the staff, and what only repeats an earlier measure. */
-export function TrapList({ reading, echoes }: { reading?: SectionReading; echoes: LineAnalysis["echoes"] }) {
+export function TrapList({ reading, echoes, borrowed = [] }: Props) {
   const recalled = echoes.filter((echo) => echo.likeness !== "SAME_RHYTHM");
+  const within = new Set(recalled.map((echo) => echo.number));
+  const met = borrowed.filter((one) => !within.has(one.measure));
   return (
     <div className="grid content-start gap-4">
       <section aria-label="Traps">
@@ -24,7 +33,7 @@ export function TrapList({ reading, echoes }: { reading?: SectionReading; echoes
           </p>
         )}
       </section>
-      {recalled.length > 0 && (
+      {recalled.length + met.length > 0 && (
         <section aria-label="Recalled">
           <h2 className="mb-1 text-lg">Recall, do not start anew</h2>
           <ul>
@@ -32,6 +41,12 @@ export function TrapList({ reading, echoes }: { reading?: SectionReading; echoes
               <li key={echo.measure} className="grid grid-cols-[3.4rem_1fr] py-0.5">
                 <span className="soft">m. {echo.number}</span>
                 <span>{echo.sentence}</span>
+              </li>
+            ))}
+            {met.map((one) => (
+              <li key={`met ${one.measure}`} className="grid grid-cols-[3.4rem_1fr] py-0.5">
+                <span className="soft">m. {one.measure}</span>
+                <span>Met before: {one.words}</span>
               </li>
             ))}
           </ul>

@@ -1,16 +1,18 @@
 import { queryOptions } from "@tanstack/react-query";
 import { get, post, Problem, query } from "../../api/http";
-import type { Ladder, LineNotes, LinePreview } from "../../api/types";
+import type { Ladder, LineNotes, LinePreview, LineRemark } from "../../api/types";
 
 /** A line as an instrument reads it; null where only facts are kept. */
-export const lineNotesQuery = (lineId: string, instrument: string | undefined) =>
+export const lineNotesQuery = (lineId: string, instrument: string | undefined, classId: string | undefined) =>
   queryOptions({
-    queryKey: ["library", "line", lineId, instrument ?? "concert"],
+    queryKey: ["library", "line", lineId, instrument ?? "concert", classId ?? "no class"],
     queryFn: () =>
-      get<LineNotes>(`/api/lines/${lineId}/notes${query({ instrument })}`).catch((error: unknown) => {
-        if (error instanceof Problem && error.status === 404) return null;
-        throw error;
-      }),
+      get<LineNotes>(`/api/lines/${lineId}/notes${query({ instrument, classId })}`).catch(
+        (error: unknown) => {
+          if (error instanceof Problem && error.status === 404) return null;
+          throw error;
+        },
+      ),
     staleTime: 5 * 60_000,
   });
 
@@ -31,7 +33,7 @@ export const previewQuery = (abc: string, instrument: string | undefined) =>
     placeholderData: (before) => before,
   });
 
-export type Habit = "SPOTS_FIRST" | "WHOLE_SPOT_WHOLE" | "STRAIGHT_THROUGH";
+export type Habit = Ladder["habit"];
 
 export const habitNames: Record<Habit, string> = {
   SPOTS_FIRST: "Spots first, then whole",
@@ -39,9 +41,36 @@ export const habitNames: Record<Habit, string> = {
   STRAIGHT_THROUGH: "Straight through",
 };
 
-export const ladderQuery = (lineId: string, instrument: string, habit: Habit, minutes: number) =>
+export interface LadderWish {
+  lineId: string;
+  instrument: string;
+  classId?: string;
+  /** The programme's when undefined. */
+  habit?: Habit;
+  minutes: number;
+}
+
+export const ladderQuery = ({ lineId, instrument, classId, habit, minutes }: LadderWish) =>
   queryOptions({
-    queryKey: ["library", "ladder", lineId, instrument, habit, minutes],
-    queryFn: () => get<Ladder>(`/api/lines/${lineId}/ladder${query({ instrument, habit, minutes })}`),
+    queryKey: ["library", "ladder", lineId, instrument, classId, habit, minutes],
+    queryFn: () =>
+      get<Ladder>(`/api/lines/${lineId}/ladder${query({ instrument, classId, habit, minutes })}`),
     staleTime: 5 * 60_000,
+  });
+
+/** The ladder kept with the line for an instrument; null where none is. */
+export const keptLadderQuery = (lineId: string, instrument: string) =>
+  queryOptions({
+    queryKey: ["library", "kept-ladder", lineId, instrument],
+    queryFn: () =>
+      get<Ladder>(`/api/lines/${lineId}/ladders/${instrument}`).catch((error: unknown) => {
+        if (error instanceof Problem && error.status === 404) return null;
+        throw error;
+      }),
+  });
+
+export const remarksQuery = (lineId: string) =>
+  queryOptions({
+    queryKey: ["library", "remarks", lineId],
+    queryFn: () => get<LineRemark[]>(`/api/lines/${lineId}/remarks`),
   });

@@ -1,12 +1,16 @@
 import { describe, expect, it } from "vitest";
-import type { LineAnalysis, SectionReading, SectionView } from "../../api/types";
-import { bracketsOf, hardestFor, lasting, readersIn, readingOf } from "./line";
+import type { Finger, Ladder, LineAnalysis, SectionReading, SectionView } from "../../api/types";
+import { bracketsOf, draftOf, fingerAt, lasting, moved, readersIn, readingOf, remarksFor } from "./line";
 
 const reading = (instrument: string, value: number): SectionReading => ({
   instrument,
   name: instrument,
   writtenKey: "C major",
   octaves: 0,
+  writtenAbove: 2,
+  trackKnown: false,
+  news: [],
+  tendencies: [],
   outside: [],
   traps: [
     { kind: "STILL_ALTERED", measure: 1, number: 2, sentence: "Still F-sharp" },
@@ -37,9 +41,35 @@ describe("a line as sections read it", () => {
     expect(readingOf(analysis, undefined)).toBeUndefined();
   });
 
-  it("says who has the hard one only where one has", () => {
-    expect(hardestFor(analysis.sections, "LEAP")).toBe("horn");
-    expect(hardestFor([reading("a", 2), reading("b", 2)], "LEAP")).toBeUndefined();
+  it("shows what is said to everybody and to the section", () => {
+    const remark = (instrument: string) => ({ instrument, trouble: "", tip: instrument });
+    const all = [remark("any"), remark("flute"), remark("horn")];
+    expect(remarksFor(all, "horn").map((r) => r.tip)).toEqual(["any", "horn"]);
+    expect(remarksFor(all, undefined).map((r) => r.tip)).toEqual(["any"]);
+  });
+
+  it("finds the finger of a note by its beat, none for what is tied on", () => {
+    const finger = (name: string, beats: number) => ({ name, beats }) as Finger;
+    const measure = [finger("C", 1.5), finger("D", 0.5), finger("E", 2)];
+    expect(fingerAt(measure, 0)?.name).toBe("C");
+    expect(fingerAt(measure, 1.5)?.name).toBe("D");
+    expect(fingerAt(measure, 1)).toBeUndefined();
+    expect(fingerAt(undefined, 0)).toBeUndefined();
+  });
+
+  it("moves a step and sends no more than was asked", () => {
+    expect(moved(["a", "b", "c"], 1, -1)).toEqual(["b", "a", "c"]);
+    expect(moved(["a", "b"], 0, -1)).toEqual(["a", "b"]);
+    const step = { kind: "JOIN", from: 0, to: 1, tempoBpm: 60, repetitions: 2, groups: [], note: "" };
+    const ladder = {
+      kept: false,
+      minutes: 6,
+      habit: "SPOTS_FIRST",
+      seconds: 9,
+      dropped: [],
+      steps: [{ ...step, what: "joined", seconds: 9 }],
+    } as unknown as Ladder;
+    expect(draftOf(ladder)).toEqual({ minutes: 6, habit: "SPOTS_FIRST", steps: [step] });
   });
 
   it("says how long it lasts", () => {

@@ -1,4 +1,12 @@
-import type { LineAnalysis, SectionReading, SectionView } from "../../api/types";
+import type {
+  Finger,
+  Ladder,
+  LadderDraft,
+  LineAnalysis,
+  LineRemark,
+  SectionReading,
+  SectionView,
+} from "../../api/types";
 import type { Bracket } from "./Staff";
 
 /** What a section reads; the concert reader has nothing of its own. */
@@ -29,11 +37,40 @@ export function lasting(seconds: number): string {
   return whole < 60 ? `${whole} s` : `${Math.floor(whole / 60)} min ${whole % 60} s`;
 }
 
-/** Who has the hard one: the section with the largest value of a kind, where it is larger than anybody else's. */
-export function hardestFor(readers: readonly SectionReading[], kind: string): string | undefined {
-  const values = readers
-    .map((r) => ({ name: r.name, value: r.demand.find((d) => d.kind === kind)?.value ?? -Infinity }))
-    .toSorted((a, b) => b.value - a.value);
-  const [first, second] = values;
-  return first && first.value > 0 && (!second || first.value > second.value) ? first.name : undefined;
+/** The director's remark for everybody and the one for an instrument, as far as they were written. */
+export const remarksFor = (remarks: readonly LineRemark[], instrument: string | undefined): LineRemark[] =>
+  remarks.filter((remark) => remark.instrument === "any" || remark.instrument === instrument);
+
+/** A step of a ladder as it is sent. */
+export const draftOf = (ladder: Ladder): LadderDraft => ({
+  minutes: ladder.minutes,
+  habit: ladder.habit,
+  steps: ladder.steps.map(({ kind, from, to, tempoBpm, repetitions, groups, note }) => ({
+    kind,
+    from,
+    to,
+    tempoBpm,
+    repetitions,
+    groups,
+    note,
+  })),
+});
+
+/** With the step one place earlier or later; the same where it stands at the end. */
+export function moved<T>(steps: readonly T[], at: number, by: 1 | -1): T[] {
+  const next = [...steps];
+  const other = at + by;
+  if (other < 0 || other >= next.length) return next;
+  [next[at], next[other]] = [next[other]!, next[at]!];
+  return next;
+}
+
+/** The finger of the note that begins on a beat of its measure; tied continuations have none of their own. */
+export function fingerAt(measure: readonly Finger[] | undefined, beat: number): Finger | undefined {
+  let at = 0;
+  for (const finger of measure ?? []) {
+    if (Math.abs(at - beat) < 0.01) return finger;
+    at += finger.beats;
+  }
+  return undefined;
 }

@@ -6,6 +6,7 @@ const analysis = {
   tempoBpm: 60,
   seconds: 12,
   meter: "4/4",
+  countInBeats: 4,
   measures: [
     { index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "" },
     { index: 1, number: 2, beats: 4, full: 4, pulse: 1, signs: "" },
@@ -36,6 +37,10 @@ describe("playing a line", () => {
     expect(plan.ends).toBe(12);
   });
 
+  it("plays as a section reads it where that is asked for", () => {
+    expect(planOf(analysis, { ...all, transpose: 2 }).events[0]?.midi).toBe(62);
+  });
+
   it("is slower where it is asked to be", () => {
     expect(planOf(analysis, { ...all, pace: 0.5 }).ends).toBe(24);
   });
@@ -51,11 +56,12 @@ describe("playing a line", () => {
   it("counts in less the pick-up", () => {
     const pickUp = {
       ...analysis,
+      countInBeats: 3,
       measures: [{ ...analysis.measures[0]!, beats: 1 }, analysis.measures[1]!],
       order: [analysis.order[0]!, { ...analysis.order[1]!, seconds: 1 }],
       seconds: 5,
     } as LineAnalysis;
-    expect(planOf(pickUp, { ...all, to: 1, countIn: true }).measures[0]).toBe(7);
+    expect(planOf(pickUp, { ...all, to: 1, countIn: true }).measures[0]).toBe(3);
   });
 
   it("loops a stretch and cuts what sounds beyond it", () => {

@@ -21,12 +21,14 @@ export interface PlayOptions {
   pace: number;
   countIn: boolean;
   metronome: boolean;
+  /** Semitones higher than it sounds, to play what a section reads. */
+  transpose?: number;
   /** Places in the played order to begin and end with, both included. */
   from: number;
   to: number;
 }
 
-/** Everything to be sounded of a stretch of a line, with a measure counted in less the pick-up. */
+/** Everything to be sounded of a stretch of a line, counted in as the programme counts. */
 export function planOf(analysis: LineAnalysis, options: PlayOptions): Plan {
   const ends = (place: number) => analysis.order[place + 1]?.seconds ?? analysis.seconds;
   const begins = (place: number) => analysis.order[place]?.seconds ?? analysis.seconds;
@@ -37,11 +39,7 @@ export function planOf(analysis: LineAnalysis, options: PlayOptions): Plan {
   const last = ends(options.to);
   const opening = measureAt(options.from);
   const countedBeats =
-    options.countIn && opening
-      ? opening.beats < opening.full
-        ? 2 * opening.full - opening.beats
-        : opening.full
-      : 0;
+    !options.countIn || !opening ? 0 : options.from === 0 ? analysis.countInBeats : opening.full;
   const offset = countedBeats * secondsPerBeat(options.from);
   const at = (seconds: number) => offset + (seconds - first) / options.pace;
   const events: Event[] = [];
@@ -58,7 +56,7 @@ export function planOf(analysis: LineAnalysis, options: PlayOptions): Plan {
       events.push({
         at: at(note.seconds),
         lasts: Math.min(note.lasts, last - note.seconds) / options.pace,
-        midi: note.midi,
+        midi: note.midi + (options.transpose ?? 0),
       }),
     );
   if (options.metronome) {

@@ -14,7 +14,8 @@ export function SchoolsPart() {
   return (
     <>
       <p className="soft mb-3 max-w-[75ch]">
-        Good teachers disagree on these. The first of each is our default; what you choose rewords the checks.
+        Good teachers disagree on these. The first of each is our default; what you choose rewords the checks
+        and decides how lines are read.
       </p>
       <div className="grid gap-x-10 md:grid-cols-2">
         {schools.data.map((question) => (
@@ -32,7 +33,7 @@ function Question({ question }: { question: SchoolQuestion }) {
   const choose = useMutation({
     mutationFn: (choice: string) => post<void>(`/api/schools/${question.key}`, { choice }),
     onSuccess: async () => {
-      toast("Checks are worded this way from now on");
+      toast("It holds from now on");
       await client.invalidateQueries({ queryKey: ["library"] });
     },
     onError: () => setMine(undefined),

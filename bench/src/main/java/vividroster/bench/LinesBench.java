@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -24,21 +25,23 @@ import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.TimeValue;
 import org.openjdk.jmh.runner.options.VerboseMode;
+import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
-import vividroster.core.instrument.Range;
 import vividroster.core.instrument.Ranges;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
-import vividroster.core.reading.Demand;
+import vividroster.core.music.Spelling;
 import vividroster.core.reading.Echoes;
-import vividroster.core.reading.Fitted;
-import vividroster.core.reading.HotSpots;
+import vividroster.core.reading.Fingers.FourthFinger;
+import vividroster.core.reading.Reading;
+import vividroster.core.reading.Reading.Reader;
 import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.Timeline;
-import vividroster.core.reading.Traps;
+import vividroster.core.reading.Vocabulary;
 import vividroster.formats.abc.AbcReader;
+import vividroster.formats.catalog.FingeringFile;
 import vividroster.formats.catalog.InstrumentCatalogFile;
 import vividroster.formats.catalog.RangeFile;
 import vividroster.formats.musicxml.MusicXmlReader;
@@ -56,6 +59,7 @@ public class LinesBench {
 
     private InstrumentCatalog catalog;
     private Map<String, Ranges> ranges;
+    private Map<String, FingeringChart> charts;
     private Score line;
     private List<String> abc;
     private List<byte[]> musicXml;
@@ -87,6 +91,7 @@ public class LinesBench {
     public void read() throws IOException {
         catalog = InstrumentCatalogFile.shipped();
         ranges = RangeFile.shipped();
+        charts = FingeringFile.shipped();
         abc = new ArrayList<>();
         for (String volume : List.of("winds", "strings")) {
             Stream.of(Files.readString(Path.of("demo/lines/" + volume + ".abc")).split("(?m)^(?=X:)"))
@@ -114,13 +119,14 @@ public class LinesBench {
             if (!instrument.pitched()) {
                 continue;
             }
-            Range range = ranges.get(instrument.code()).firstYear();
-            Part written = Fitted.of(line.partOf(instrument.code()), instrument.transposition(), range)
-                    .part();
-            Bpm tempo = written.tempo().orElseThrow();
-            hole.consume(Traps.of(written));
-            hole.consume(Demand.of(written, range, tempo));
-            hole.consume(HotSpots.of(written, range, tempo));
+            Reader reader = new Reader(
+                    instrument.transposition(),
+                    ranges.get(instrument.code()).firstYear(),
+                    charts.get(instrument.code()),
+                    FourthFinger.EARLY,
+                    Spelling.FLATS_AT_SIX,
+                    Optional.of(Vocabulary.NOTHING));
+            hole.consume(Reading.of(line.partOf(instrument.code()), reader, new Bpm(100)));
         }
     }
 

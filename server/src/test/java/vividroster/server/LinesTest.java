@@ -88,7 +88,7 @@ class LinesTest {
         director.post("/api/lines/" + lineId + "/notes", Map.of("abc", ABC));
         String address = "/api/lines/" + lineId + "/ladder?instrument=trumpet&minutes=";
         JsonNode whole = director.get(address + "8").json();
-        assertThat(whole.path("steps").get(0).path("what").asString()).isEqualTo("Measure 2 alone, 3 times");
+        assertThat(whole.path("steps").get(1).path("what").asString()).isEqualTo("Measure 2 alone, 3 times");
         assertThat(whole.path("dropped").size()).isZero();
         JsonNode tight = director.get(address + "0.75").json();
         assertThat(tight.path("seconds").asInt()).isLessThanOrEqualTo(45);

@@ -54,7 +54,7 @@ class ProgramWallTest {
             if (!paths.path(path).has("get")) {
                 continue;
             }
-            String filled = path;
+            String filled = path.replace("{instrument}", "flute");
             for (var id : known.entrySet()) {
                 filled = filled.replace("{" + id.getKey() + "}", id.getValue());
             }

@@ -78,6 +78,10 @@ public final class ApiClient {
         return send("POST", path, BodyPublishers.ofByteArray(JSON.writeValueAsBytes(body)), "application/json", true);
     }
 
+    public Answer put(String path, Object body) {
+        return send("PUT", path, BodyPublishers.ofByteArray(JSON.writeValueAsBytes(body)), "application/json", true);
+    }
+
     public Answer postWithoutToken(String path, Object body) {
         return send("POST", path, BodyPublishers.ofByteArray(JSON.writeValueAsBytes(body)), "application/json", false);
     }

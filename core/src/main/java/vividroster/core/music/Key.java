@@ -25,14 +25,8 @@ public record Key(int fifths, Mode mode) {
 
     /** The key a transposing instrument reads when this is the concert key. Source: rules of transposition, six signs at most. */
     public Key writtenFor(Transposition transposition) {
-        int shifted = fifths + transposition.writtenKeyFifths();
-        while (shifted > 6) {
-            shifted -= 12;
-        }
-        while (shifted < -6) {
-            shifted += 12;
-        }
-        return new Key(shifted, mode);
+        int between = transposition.writtenKeyFifths();
+        return between == 0 ? this : new Key(Spelling.FLATS_AT_SIX.settle(fifths + between), mode);
     }
 
     /** The sign this key gives a letter: 1 sharp, -1 flat, 0 none. */

@@ -66,29 +66,34 @@ public record Part(Key key, Meter meter, Optional<Bpm> tempo, List<Measure> meas
 
     /** The same, so many octaves higher. */
     public Part writtenFor(Transposition transposition, int octaves) {
-        return moved(7 * octaves - transposition.steps(), 12 * octaves - transposition.semitones());
+        return writtenFor(transposition, octaves, Spelling.FLATS_AT_SIX);
+    }
+
+    /** The same, a key of six signs spelled as one likes. An octave alone leaves every spelling as it is. */
+    public Part writtenFor(Transposition transposition, int octaves, Spelling spelling) {
+        return moved(7 * octaves - transposition.steps(), 12 * octaves - transposition.semitones(), spelling);
     }
 
     /** As it sounds, when this is how an instrument reads it. */
     public Part soundingOn(Transposition transposition) {
-        return moved(transposition.steps(), transposition.semitones());
+        return moved(transposition.steps(), transposition.semitones(), Spelling.FLATS_AT_SIX);
     }
 
-    private Part moved(int steps, int semitones) {
-        Key moved = movedKey(key, steps, semitones);
+    private Part moved(int steps, int semitones, Spelling spelling) {
         List<Measure> others = new ArrayList<>();
         Key inForce = key;
         for (Measure measure : measures) {
             inForce = measure.key().orElse(inForce);
-            int shift = respelling(inForce, steps, semitones);
+            int shift = respelling(inForce, steps, semitones, spelling);
             UnaryOperator<Pitch> move = pitch -> pitch.moved(steps + shift, semitones);
             List<Note> notes = new ArrayList<>(measure.notes().size());
             for (Note note : measure.notes()) {
                 notes.add(note.isRest() ? note : note.moved(move));
             }
-            others.add(measure.withNotes(notes).withKey(measure.key().map(k -> movedKey(k, steps, semitones))));
+            others.add(
+                    measure.withNotes(notes).withKey(measure.key().map(k -> movedKey(k, steps, semitones, spelling))));
         }
-        return new Part(moved, meter, tempo, others);
+        return new Part(movedKey(key, steps, semitones, spelling), meter, tempo, others);
     }
 
     private static int fifths(Key key, int steps, int semitones) {
@@ -96,14 +101,15 @@ public record Part(Key key, Meter meter, Optional<Bpm> tempo, List<Measure> meas
         return key.fifths() + (7 * semitones - 12 * steps);
     }
 
-    private static Key movedKey(Key key, int steps, int semitones) {
+    private static Key movedKey(Key key, int steps, int semitones, Spelling spelling) {
         int fifths = fifths(key, steps, semitones);
-        return new Key(fifths > 6 ? fifths - 12 : fifths < -6 ? fifths + 12 : fifths, key.mode());
+        return fifths == key.fifths() ? key : new Key(spelling.settle(fifths), key.mode());
     }
 
     /** One letter up where sharps became flats, one down where flats became sharps. */
-    private static int respelling(Key key, int steps, int semitones) {
+    private static int respelling(Key key, int steps, int semitones, Spelling spelling) {
         int fifths = fifths(key, steps, semitones);
-        return fifths > 6 ? 1 : fifths < -6 ? -1 : 0;
+        int written = movedKey(key, steps, semitones, spelling).fifths();
+        return Integer.signum(fifths - written);
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
+import vividroster.core.music.Spelling;
 import vividroster.core.music.Transposition;
 
 /**
@@ -18,6 +19,11 @@ public record Fitted(Part part, int octaves, List<Pitch> outside) {
 
     /** The octave with the least beyond the range; of two alike, the nearest. */
     public static Fitted of(Part sounding, Transposition transposition, Range range) {
+        return of(sounding, transposition, range, Spelling.FLATS_AT_SIX);
+    }
+
+    /** The same, a key of six signs spelled as one likes. */
+    public static Fitted of(Part sounding, Transposition transposition, Range range, Spelling spelling) {
         int[] midis = sounding.pitches().stream()
                 .mapToInt(p -> p.midi() - transposition.semitones())
                 .toArray();
@@ -35,7 +41,7 @@ public record Fitted(Part part, int octaves, List<Pitch> outside) {
                 }
             }
         }
-        Part fitted = sounding.writtenFor(transposition, best);
+        Part fitted = sounding.writtenFor(transposition, best, spelling);
         return new Fitted(
                 fitted,
                 best,

@@ -6,6 +6,7 @@ import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Part;
+import vividroster.core.music.Spelling;
 import vividroster.core.music.Transposition;
 import vividroster.core.reading.Demand.Peak;
 import vividroster.core.reading.Fingers.FourthFinger;
@@ -38,11 +39,12 @@ public record Reading(
             Range stage,
             FingeringChart chart,
             FourthFinger fourth,
+            Spelling spelling,
             Optional<Vocabulary> met) {}
 
     /** @param tempoWithoutMark where the line prints none */
     public static Reading of(Part sounding, Reader reader, Bpm tempoWithoutMark) {
-        Fitted fitted = Fitted.of(sounding, reader.transposition(), reader.stage());
+        Fitted fitted = Fitted.of(sounding, reader.transposition(), reader.stage(), reader.spelling());
         Part written = fitted.part();
         Bpm tempo = written.tempo().orElse(tempoWithoutMark);
         Fingers fingers = Fingers.of(written, reader.chart(), tempo, reader.fourth());

@@ -3,6 +3,7 @@ package vividroster.core.roster;
 import java.util.Optional;
 import java.util.UUID;
 import vividroster.core.instrument.Family;
+import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 
 /**
@@ -13,6 +14,17 @@ public sealed interface SectionScope {
 
     /** Whether the holder of this seat belongs to the scope. */
     boolean holds(Seat seat, InstrumentCatalog catalog);
+
+    /** Whether it asks the instrument's section of that class, or a division of it. */
+    default boolean asks(UUID classId, Instrument instrument) {
+        return switch (this) {
+            case Tutti tutti -> tutti.classId().equals(classId);
+            case FamilyOfClass family -> family.classId().equals(classId) && family.family() == instrument.family();
+            case Section section ->
+                section.classId().equals(classId) && section.instrument().equals(instrument.code());
+            case InstrumentAcrossClasses across -> across.instrument().equals(instrument.code());
+        };
+    }
 
     /** Everybody in a class. */
     record Tutti(UUID classId) implements SectionScope {

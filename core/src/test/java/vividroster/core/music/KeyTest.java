@@ -39,7 +39,7 @@ class KeyTest {
     void neverMoreThanSixSigns() {
         assertThat(Key.named("B major").writtenFor(B_FLAT).name()).isEqualTo("D-flat major");
         assertThat(Key.named("A major").writtenFor(new Transposition(-5, -9)).name())
-                .isEqualTo("F-sharp major");
+                .isEqualTo("G-flat major");
     }
 
     @Property

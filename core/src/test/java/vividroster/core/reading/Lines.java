@@ -18,6 +18,7 @@ import vividroster.core.music.Pitch;
 import vividroster.core.music.Signs;
 import vividroster.core.music.Signs.Jump;
 import vividroster.core.music.Signs.Until;
+import vividroster.core.music.Spelling;
 import vividroster.core.music.Transposition;
 import vividroster.core.reading.Fingers.FourthFinger;
 import vividroster.core.reading.Reading.Reader;
@@ -136,6 +137,9 @@ final class Lines {
     }
 
     static Reading reading(Part part, Range stage, FingeringChart chart, Optional<Vocabulary> met) {
-        return Reading.of(part, new Reader(Transposition.CONCERT, stage, chart, FourthFinger.EARLY, met), new Bpm(60));
+        return Reading.of(
+                part,
+                new Reader(Transposition.CONCERT, stage, chart, FourthFinger.EARLY, Spelling.FLATS_AT_SIX, met),
+                new Bpm(60));
     }
 }

@@ -18,6 +18,7 @@ import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
+import vividroster.core.music.Spelling;
 import vividroster.core.music.Transposition;
 import vividroster.core.reading.Echoes;
 import vividroster.core.reading.Fingers.FourthFinger;
@@ -99,7 +100,13 @@ class AbcTypingTest {
         FingeringChart chart = FingeringFile.shipped().get("flute");
         Reading.of(
                 part,
-                new Reader(Transposition.CONCERT, range, chart, FourthFinger.EARLY, Optional.of(Vocabulary.NOTHING)),
+                new Reader(
+                        Transposition.CONCERT,
+                        range,
+                        chart,
+                        FourthFinger.EARLY,
+                        Spelling.FLATS_AT_SIX,
+                        Optional.of(Vocabulary.NOTHING)),
                 new Bpm(90));
         String xml = MusicXmlWriter.writeConcert(score.title(), part);
         Score again =

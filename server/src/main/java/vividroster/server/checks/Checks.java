@@ -28,10 +28,21 @@ import vividroster.server.platform.Problem;
 @Service
 public class Checks {
 
+    /** Questions that reword no check but decide how lines are read and rehearsed. */
+    private static final Set<String> OF_LINES = Set.of(
+            "fourth-finger",
+            "warm-up",
+            "rehearsing",
+            "note-groups",
+            "repeats-after-jump",
+            "pick-up",
+            "six-signs",
+            "count-in");
+
     private final CheckQueries queries;
     private final Library library;
     private final Map<String, TechniqueCheck> starters;
-    /** Those that reword a check; a question nothing asks yet is not put to anybody. */
+    /** Those that reword a check or decide how lines are read; a question nothing asks is not put to anybody. */
     private final Map<String, SchoolQuestion> questions;
 
     Checks(CheckQueries queries, Library library, InstrumentCatalog catalog) {
@@ -43,7 +54,7 @@ public class Checks {
                 .flatMap(check -> check.wordings().keySet().stream())
                 .collect(Collectors.toSet());
         this.questions = CheckLibraryFile.questions().stream()
-                .filter(question -> asked.contains(question.key()))
+                .filter(question -> asked.contains(question.key()) || OF_LINES.contains(question.key()))
                 .collect(Collectors.toMap(SchoolQuestion::key, Function.identity(), (a, b) -> a, LinkedHashMap::new));
     }
 
@@ -53,7 +64,7 @@ public class Checks {
 
     /** The choice in force for every question: the programme's, else the default. */
     @Transactional(readOnly = true)
-    Map<String, String> choices(UUID programId) {
+    public Map<String, String> choices(UUID programId) {
         Map<String, String> choices = new HashMap<>();
         questions.values().forEach(q -> choices.put(q.key(), q.defaultChoice()));
         choices.putAll(queries.findChoices(programId));

@@ -3,6 +3,7 @@ package vividroster.server.library;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -86,6 +87,19 @@ public class Library {
     @Transactional(readOnly = true)
     public Map<UUID, LineFacts> lines(UUID programId, Collection<UUID> ids) {
         return queries.findLines(programId, ids);
+    }
+
+    /** Every line of a book, in no order. */
+    @Transactional(readOnly = true)
+    public List<LineFacts> linesOf(UUID programId, UUID bookId) {
+        return queries.findLinesOf(programId, bookId);
+    }
+
+    /** The facts of one line. @throws Problem when it is no line of the library */
+    @Transactional(readOnly = true)
+    public LineFacts line(UUID programId, UUID id) {
+        return Optional.ofNullable(queries.findLines(programId, List.of(id)).get(id))
+                .orElseThrow(() -> Problem.notFound("The library has no such line."));
     }
 
     @Transactional(readOnly = true)

@@ -242,19 +242,36 @@ class LibraryQueries {
                         """)
                 .param("programId", programId)
                 .param("ids", Rows.array(ids))
-                .query((row, n) -> new LineFacts(
-                        Rows.id(row, "milestone_id"),
-                        Rows.id(row, "book_id"),
-                        row.getInt("page"),
-                        row.getInt("number"),
-                        new Key(row.getInt("concert_fifths"), Mode.valueOf(row.getString("mode"))),
-                        new Meter(row.getInt("meter_count"), row.getInt("meter_unit")),
-                        new Bpm(row.getInt("tempo_bpm")),
-                        row.getInt("measures"),
-                        row.getInt("played_measures")))
+                .query((row, n) -> lineFacts(row))
                 .list()
                 .stream()
                 .collect(Collectors.toMap(LineFacts::milestoneId, line -> line));
+    }
+
+    List<LineFacts> findLinesOf(UUID programId, UUID bookId) {
+        return jdbc.sql("""
+                        select milestone_id, book_id, page, number, concert_fifths, mode, meter_count, meter_unit, tempo_bpm,
+                               measures, played_measures
+                        from line
+                        where program_id = :programId and book_id = :bookId
+                        """)
+                .param("programId", programId)
+                .param("bookId", bookId)
+                .query((row, n) -> lineFacts(row))
+                .list();
+    }
+
+    private static LineFacts lineFacts(ResultSet row) throws SQLException {
+        return new LineFacts(
+                Rows.id(row, "milestone_id"),
+                Rows.id(row, "book_id"),
+                row.getInt("page"),
+                row.getInt("number"),
+                new Key(row.getInt("concert_fifths"), Mode.valueOf(row.getString("mode"))),
+                new Meter(row.getInt("meter_count"), row.getInt("meter_unit")),
+                new Bpm(row.getInt("tempo_bpm")),
+                row.getInt("measures"),
+                row.getInt("played_measures"));
     }
 
     Map<UUID, TestFacts> findTests(UUID programId, Collection<UUID> ids) {

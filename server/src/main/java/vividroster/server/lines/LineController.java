@@ -12,9 +12,11 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -26,8 +28,14 @@ import vividroster.core.music.Score;
 import vividroster.core.reading.Ladder;
 import vividroster.server.lines.LineNotations.Format;
 import vividroster.server.lines.LineNotations.Source;
-import vividroster.server.lines.LineReadings.AnalysisView;
-import vividroster.server.lines.LineReadings.Stage;
+import vividroster.server.lines.LineReadings.Context;
+import vividroster.server.lines.LineViews.AnalysisView;
+import vividroster.server.lines.LineViews.FingerView;
+import vividroster.server.lines.LineViews.LikenessView;
+import vividroster.server.lines.LineViews.RemarkView;
+import vividroster.server.lines.PracticeLadders.LadderDraft;
+import vividroster.server.lines.PracticeLadders.LadderView;
+import vividroster.server.lines.Readers.Stage;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
@@ -38,10 +46,24 @@ class LineController {
 
     private final LineNotations notations;
     private final LineReadings readings;
+    private final LineLikeness likeness;
+    private final LineRemarks remarks;
+    private final PracticeLadders ladders;
+    private final Contexts contexts;
 
-    LineController(LineNotations notations, LineReadings readings) {
+    LineController(
+            LineNotations notations,
+            LineReadings readings,
+            LineLikeness likeness,
+            LineRemarks remarks,
+            PracticeLadders ladders,
+            Contexts contexts) {
         this.notations = notations;
         this.readings = readings;
+        this.likeness = likeness;
+        this.remarks = remarks;
+        this.ladders = ladders;
+        this.contexts = contexts;
     }
 
     /** @param abc a line typed in ABC */
@@ -49,9 +71,18 @@ class LineController {
 
     record PreviewView(AnalysisView analysis, String musicXml) {}
 
-    /** @param abc as it was typed, where it was */
+    /**
+     * @param fingers every note of the instrument with its fingering, measure by measure; empty at concert pitch
+     * @param abc as it was typed, where it was
+     */
     record LineNotesView(
-            AnalysisView analysis, String musicXml, @Absent String abc) {}
+            AnalysisView analysis,
+            String musicXml,
+            List<List<FingerView>> fingers,
+            LikenessView likeness,
+            @Absent String abc) {}
+
+    record RemarkText(String trouble, String tip) {}
 
     @PostMapping(path = "/analysis", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @Operation(
@@ -59,21 +90,26 @@ class LineController {
             summary =
                     "What a MusicXML or ABC file asks: measure order, sounding notes, keys, traps and demand; keeps nothing")
     AnalysisView analyse(
+            @AuthenticationPrincipal SignedIn person,
             @RequestPart MultipartFile file,
             @RequestParam(defaultValue = "false") boolean topLine,
             @RequestParam(defaultValue = "FIRST_YEAR") Stage stage)
             throws IOException {
-        return readings.analysis(notations.read(file.getBytes(), topLine), stage);
+        return readings.analysis(
+                notations.read(file.getBytes(), topLine), null, contexts.of(person.programId(), null, null, stage));
     }
 
     @PostMapping("/preview")
     @Operation(operationId = "previewLine", summary = "A line typed in ABC, as an instrument reads it; keeps nothing")
     PreviewView preview(
+            @AuthenticationPrincipal SignedIn person,
             @RequestBody TypedLine typed,
             @RequestParam(required = false) String instrument,
             @RequestParam(defaultValue = "FIRST_YEAR") Stage stage) {
         Score score = notations.read(bytes(typed), true);
-        return new PreviewView(readings.analysis(score, stage), readings.musicXml(score, instrument, stage));
+        Context context = contexts.of(person.programId(), null, null, stage);
+        return new PreviewView(
+                readings.analysis(score, instrument, context), readings.musicXml(score, instrument, context));
     }
 
     @GetMapping("/with-notes")
@@ -85,21 +121,47 @@ class LineController {
     @GetMapping("/{lineId}/notes")
     @Operation(
             operationId = "lineNotes",
-            summary = "A line as an instrument reads it, with what it asks of every section")
+            summary =
+                    "A line as an instrument reads it, with what it asks of every section; of a class, against its track")
     LineNotesView notes(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
             @RequestParam(required = false) String instrument,
+            @RequestParam(required = false) UUID classId,
             @RequestParam(defaultValue = "FIRST_YEAR") Stage stage) {
         Score score = kept(person, lineId);
+        Context context = contexts.of(person.programId(), classId, lineId, stage);
         return new LineNotesView(
-                readings.analysis(score, stage),
-                readings.musicXml(score, instrument, stage),
+                readings.analysis(score, instrument, context),
+                readings.musicXml(score, instrument, context),
+                readings.fingers(score, instrument, context),
+                likeness.of(person.programId(), lineId, score.sounding(), context.conventions()),
                 notations
                         .source(person.programId(), lineId)
                         .filter(s -> s.format() == Format.ABC)
                         .map(Source::text)
                         .orElse(null));
+    }
+
+    @GetMapping("/{lineId}/remarks")
+    @Operation(operationId = "lineRemarks", summary = "What the director says of a line, to a section or to everybody")
+    List<RemarkView> remarks(@AuthenticationPrincipal SignedIn person, @PathVariable UUID lineId) {
+        return remarks.of(person.programId(), lineId);
+    }
+
+    @PutMapping("/{lineId}/remarks/{instrument}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(
+            operationId = "putLineRemark",
+            summary = "The place that goes wrong and a tip, for an instrument or \"any\"; empty texts take it away")
+    void remark(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID lineId,
+            @PathVariable String instrument,
+            @RequestBody RemarkText text) {
+        remarks.put(
+                person.programId(), person.accountId(), lineId, new RemarkView(instrument, text.trouble(), text.tip()));
     }
 
     @PostMapping("/{lineId}/notes")
@@ -122,7 +184,8 @@ class LineController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
             @RequestParam(required = false) String instrument) {
-        String xml = readings.musicXml(kept(person, lineId), instrument, Stage.FIRST_YEAR);
+        String xml = readings.musicXml(
+                kept(person, lineId), instrument, contexts.of(person.programId(), null, lineId, Stage.FIRST_YEAR));
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
@@ -136,15 +199,54 @@ class LineController {
     @GetMapping("/{lineId}/ladder")
     @Operation(
             operationId = "practiceLadder",
-            summary = "How a section rehearses a line in the minutes there are, and what was dropped")
-    LineReadings.LadderView ladder(
+            summary = "How a section may rehearse a line in the minutes there are, and what was dropped")
+    LadderView ladder(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
             @RequestParam String instrument,
-            @RequestParam(defaultValue = "SPOTS_FIRST") Ladder.Habit habit,
+            @RequestParam(required = false) Ladder.Habit habit,
+            @RequestParam(required = false) UUID classId,
             @RequestParam(defaultValue = "8") double minutes,
             @RequestParam(defaultValue = "FIRST_YEAR") Stage stage) {
-        return readings.ladder(kept(person, lineId), instrument, stage, habit, minutes);
+        Context context = contexts.of(person.programId(), classId, lineId, stage);
+        return ladders.propose(
+                kept(person, lineId), instrument, stage, context.conventions(), context.track(), habit, minutes);
+    }
+
+    @GetMapping("/{lineId}/ladders/{instrument}")
+    @Operation(
+            operationId = "keptLadder",
+            summary = "The ladder a director kept for an instrument; not found where none is")
+    LadderView keptLadder(
+            @AuthenticationPrincipal SignedIn person, @PathVariable UUID lineId, @PathVariable String instrument) {
+        Score score = kept(person, lineId);
+        return ladders.kept(person.programId(), lineId, score, instrument, context(person, lineId))
+                .orElseThrow(() -> Problem.notFound("No ladder is kept for this instrument."));
+    }
+
+    @PutMapping("/{lineId}/ladders/{instrument}")
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(
+            operationId = "keepLadder",
+            summary = "Keep a ladder with the line as the director put it; answers it timed")
+    LadderView keepLadder(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID lineId,
+            @PathVariable String instrument,
+            @RequestBody LadderDraft draft) {
+        Score score = kept(person, lineId);
+        return ladders.keep(
+                person.programId(), person.accountId(), lineId, score, instrument, context(person, lineId), draft);
+    }
+
+    @DeleteMapping("/{lineId}/ladders/{instrument}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(operationId = "forgetLadder", summary = "Back to what is proposed")
+    void forgetLadder(
+            @AuthenticationPrincipal SignedIn person, @PathVariable UUID lineId, @PathVariable String instrument) {
+        kept(person, lineId);
+        ladders.forget(person.programId(), lineId, instrument);
     }
 
     @GetMapping(path = "/{lineId}/line.mid", produces = "audio/midi")
@@ -157,7 +259,12 @@ class LineController {
                                 .filename("line.mid")
                                 .build()
                                 .toString())
-                .body(readings.midi(kept(person, lineId)));
+                .body(readings.midi(
+                        kept(person, lineId), context(person, lineId).conventions()));
+    }
+
+    private Context context(SignedIn person, UUID lineId) {
+        return contexts.of(person.programId(), null, lineId, Stage.FIRST_YEAR);
     }
 
     private Score kept(SignedIn person, UUID lineId) {

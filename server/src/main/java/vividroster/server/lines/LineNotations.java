@@ -1,7 +1,10 @@
 package vividroster.server.lines;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
+import java.util.Collection;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -9,10 +12,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
-import vividroster.core.music.Bpm;
-import vividroster.core.music.Measure;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
+import vividroster.core.reading.Numbering;
 import vividroster.core.reading.Roadmap;
 import vividroster.formats.abc.AbcException;
 import vividroster.formats.abc.AbcReader;
@@ -26,8 +28,10 @@ import vividroster.server.platform.Problem;
 @Service
 public class LineNotations {
 
-    private static final Bpm WITHOUT_MARK = new Bpm(100);
+    private static final int REMEMBERED = 500;
 
+    private final Cache<Source, Score> scores =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final NotationQueries queries;
     private final Library library;
     private final InstrumentCatalog catalog;
@@ -66,9 +70,6 @@ public class LineNotations {
             return MusicXmlReader.read(file, catalog, new MusicXmlReader.Options(topLine));
         } catch (MusicXmlException e) {
             throw Problem.input("file", e.getMessage());
-        } catch (IllegalArgumentException e) {
-            throw Problem.input(
-                    "file", "The file is MusicXML, but one of its values cannot be: " + e.getMessage() + ".");
         }
     }
 
@@ -83,15 +84,6 @@ public class LineNotations {
     /** The facts of a line, told from its notes. */
     public LineFacts facts(UUID lineId, UUID bookId, int page, int number, Source source) {
         Part part = score(source).sounding();
-        List<Measure> measures = part.measures();
-        int printed = (int) measures.stream()
-                .map(Measure::number)
-                .filter(n -> n > 0)
-                .distinct()
-                .count();
-        int played = (int) Roadmap.of(part, Roadmap.Options.USUAL).indices().stream()
-                .filter(i -> measures.get(i).number() > 0)
-                .count();
         return new LineFacts(
                 lineId,
                 bookId,
@@ -99,9 +91,9 @@ public class LineNotations {
                 number,
                 part.key(),
                 part.meter(),
-                part.tempo().orElse(WITHOUT_MARK),
-                printed,
-                played);
+                part.tempo().orElse(Readers.WITHOUT_MARK),
+                Numbering.printed(part),
+                Numbering.played(part, Roadmap.of(part, Roadmap.Options.USUAL)));
     }
 
     /** The notes of a line; empty where only facts are kept. */
@@ -110,8 +102,15 @@ public class LineNotations {
         return queries.find(programId, lineId).map(this::score);
     }
 
-    private Score score(Source source) {
-        return read(source.text().getBytes(StandardCharsets.UTF_8), true);
+    /** Read once and remembered. */
+    Score score(Source source) {
+        return scores.get(source, s -> read(s.text().getBytes(StandardCharsets.UTF_8), true));
+    }
+
+    /** By line; lines of which only facts are kept are left out. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Source> sources(UUID programId, Collection<UUID> lineIds) {
+        return queries.findAll(programId, lineIds);
     }
 
     @Transactional(readOnly = true)

@@ -1,129 +1,103 @@
 package vividroster.server.lines;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
+import vividroster.core.instrument.Fingering;
+import vividroster.core.instrument.Fingering.Keys;
+import vividroster.core.instrument.Fingering.OnString;
+import vividroster.core.instrument.Fingering.Slide;
+import vividroster.core.instrument.Fingering.Valves;
 import vividroster.core.instrument.Instrument;
-import vividroster.core.instrument.InstrumentCatalog;
-import vividroster.core.instrument.Ranges;
+import vividroster.core.instrument.Partial;
+import vividroster.core.instrument.Partial.Tendency;
 import vividroster.core.music.Beats;
-import vividroster.core.music.Bpm;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Meter;
+import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
+import vividroster.core.reading.Counting;
 import vividroster.core.reading.Demand;
 import vividroster.core.reading.Echoes;
-import vividroster.core.reading.Fitted;
-import vividroster.core.reading.HotSpots;
-import vividroster.core.reading.Ladder;
+import vividroster.core.reading.Entry;
+import vividroster.core.reading.Fingers.Marked;
+import vividroster.core.reading.Fingers.Taken;
+import vividroster.core.reading.Reading;
 import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.Timeline;
-import vividroster.core.reading.Traps;
-import vividroster.formats.catalog.RangeFile;
 import vividroster.formats.midi.MidiWriter;
 import vividroster.formats.musicxml.MusicXmlWriter;
-import vividroster.server.platform.Absent;
+import vividroster.server.lines.LineViews.AnalysisView;
+import vividroster.server.lines.LineViews.DemandView;
+import vividroster.server.lines.LineViews.EchoView;
+import vividroster.server.lines.LineViews.ComingInView;
+import vividroster.server.lines.LineViews.FingerView;
+import vividroster.server.lines.LineViews.HardestView;
+import vividroster.server.lines.LineViews.HotSpotView;
+import vividroster.server.lines.LineViews.MeasureView;
+import vividroster.server.lines.LineViews.NewView;
+import vividroster.server.lines.LineViews.PlayedView;
+import vividroster.server.lines.LineViews.SectionReadingView;
+import vividroster.server.lines.LineViews.SoundingView;
+import vividroster.server.lines.LineViews.TendencyView;
+import vividroster.server.lines.LineViews.TrapView;
+import vividroster.server.lines.Readers.Stage;
+import vividroster.server.lines.Tracks.Track;
 import vividroster.server.platform.Problem;
 
-/** What a line says, as the API shows it. */
+/** Turns what the core reads in a line into what the API shows. */
 @Component
 class LineReadings {
 
-    private static final Bpm WITHOUT_MARK = new Bpm(100);
+    private final Readers readers;
 
-    private final InstrumentCatalog catalog;
-    private final Map<String, Ranges> ranges;
-
-    LineReadings(InstrumentCatalog catalog) {
-        this.catalog = catalog;
-        this.ranges = RangeFile.shipped();
+    LineReadings(Readers readers) {
+        this.readers = readers;
     }
 
-    enum Stage {
-        BEGINNER,
-        FIRST_YEAR,
-        FULL
-    }
+    /** @param track what the sections of a class have met; unknown where no class is asked for */
+    record Context(Stage stage, Conventions conventions, Track track) {}
 
-    /**
-     * @param index in the part
-     * @param number as counted
-     * @param beats as long as it is
-     * @param full as long as its meter makes it
-     * @param pulse beats from one tap of the foot to the next
-     */
-    record MeasureView(int index, int number, double beats, double full, double pulse, String signs) {}
-
-    /** @param seconds from the beginning to this measure */
-    record PlayedView(int index, int number, int pass, double seconds) {}
-
-    /** @param midi as it sounds, 60 for middle C; onset and beats in quarters; measure by index */
-    record SoundingView(int midi, double onset, double beats, double seconds, double lasts, int measure) {}
-
-    record TrapView(String kind, int measure, int number, String sentence) {}
-
-    record EchoView(Echoes.Likeness likeness, int measure, int number, String sentence) {}
-
-    record DemandView(Demand.Kind kind, double value, int number, String words) {}
-
-    record SectionReadingView(
-            String instrument,
-            String name,
-            String writtenKey,
-            int octaves,
-            List<String> outside,
-            List<TrapView> traps,
-            List<DemandView> demand,
-            List<HotSpotView> hotSpots) {}
-
-    /** @param recalls number of an earlier measure it equals */
-    record HotSpotView(
-            int measure,
-            int number,
-            List<HotSpots.Reason> reasons,
-            @Absent Integer recalls) {}
-
-    /** @param what for example "Measure 5 alone, three times" */
-    record StepView(Ladder.Kind kind, String what, int tempoBpm, int seconds) {}
-
-    record LadderView(List<StepView> steps, List<StepView> dropped, int seconds) {}
-
-    /** @param fault why there is no way through the measures; then nothing is played */
-    record AnalysisView(
-            String title,
-            String concertKey,
-            String meter,
-            int tempoBpm,
-            List<MeasureView> measures,
-            @Absent String fault,
-            List<PlayedView> order,
-            double totalBeats,
-            double seconds,
-            List<SoundingView> sounding,
-            List<EchoView> echoes,
-            List<SectionReadingView> sections) {}
-
-    AnalysisView analysis(Score score, Stage stage) {
-        Part part = score.sounding();
+    /** @param code of the instrument whose part is played; null for everybody's */
+    AnalysisView analysis(Score score, String code, Context context) {
+        Part part = code == null
+                ? score.sounding()
+                : score.partOf(readers.withCode(code).code());
+        Conventions conventions = context.conventions();
         Roadmap roadmap = null;
         String fault = null;
         try {
-            roadmap = Roadmap.of(part, Roadmap.Options.USUAL);
+            roadmap = Roadmap.of(part, conventions.roadmap());
         } catch (Roadmap.RoadmapException e) {
             fault = "Measure " + e.measure() + ": " + e.getMessage() + ".";
         }
         Timeline timeline = roadmap == null ? Timeline.NONE : Timeline.of(part, roadmap, Timeline.Options.PLAYBACK);
+        Map<Instrument, Reading> readings = new LinkedHashMap<>();
+        for (Instrument instrument : readers.pitched()) {
+            readings.put(
+                    instrument,
+                    readers.read(
+                            score,
+                            instrument,
+                            context.stage(),
+                            conventions,
+                            context.track().of(instrument.code())));
+        }
         return new AnalysisView(
                 score.title(),
                 part.key().name(),
                 part.meter().toString(),
-                part.tempo().orElse(WITHOUT_MARK).value(),
-                measures(part),
+                part.tempo().orElse(Readers.WITHOUT_MARK).value(),
+                Entry.countIn(part, conventions.countInMeasures()).value(),
+                measures(part, conventions),
                 fault,
-                roadmap == null ? List.of() : order(part, roadmap, timeline),
+                roadmap == null ? List.of() : order(part, roadmap, timeline, conventions),
                 timeline.total().value(),
                 Math.round(timeline.seconds() * 100) / 100.0,
                 timeline.notes().stream()
@@ -139,29 +113,49 @@ class LineReadings {
                         .map(e -> new EchoView(
                                 e.likeness(),
                                 e.measure(),
-                                part.measures().get(e.measure()).number(),
-                                TrapWording.sentence(e, part)))
+                                conventions.numbering().of(part, e.measure()),
+                                TrapWording.sentence(e, part, conventions.numbering())))
                         .toList(),
-                catalog.inScoreOrder().stream()
-                        .filter(Instrument::pitched)
-                        .map(i -> section(score, i, stage))
-                        .toList());
+                readings.entrySet().stream()
+                        .map(e -> section(e.getKey(), e.getValue(), context))
+                        .toList(),
+                hardest(readings, context));
     }
 
-    private static List<PlayedView> order(Part part, Roadmap roadmap, Timeline timeline) {
+    /** Compared among the sections of the class; nothing without one. */
+    private static List<HardestView> hardest(Map<Instrument, Reading> readings, Context context) {
+        List<Map.Entry<Instrument, Reading>> here = readings.entrySet().stream()
+                .filter(e -> context.track().instruments().contains(e.getKey().code()))
+                .toList();
+        return Demand.hardest(here, e -> e.getValue().demand()).stream()
+                .map(h -> new HardestView(
+                        h.kind(),
+                        h.who().getKey().code(),
+                        DemandWording.hardest(
+                                h,
+                                h.who().getKey().plural(),
+                                context.conventions()
+                                        .numbering()
+                                        .of(
+                                                h.who().getValue().written(),
+                                                h.peak().measure()))))
+                .toList();
+    }
+
+    private static List<PlayedView> order(Part part, Roadmap roadmap, Timeline timeline, Conventions conventions) {
         return IntStream.range(0, roadmap.played().size())
                 .mapToObj(place -> {
                     Roadmap.Played played = roadmap.played().get(place);
                     return new PlayedView(
                             played.index(),
-                            part.measures().get(played.index()).number(),
+                            conventions.numbering().of(part, played.index()),
                             played.pass(),
                             timeline.begins().get(place));
                 })
                 .toList();
     }
 
-    private static List<MeasureView> measures(Part part) {
+    private static List<MeasureView> measures(Part part, Conventions conventions) {
         List<MeasureView> views = new ArrayList<>();
         Meter meter = part.meter();
         for (int i = 0; i < part.measures().size(); i++) {
@@ -169,117 +163,181 @@ class LineReadings {
             meter = measure.meter().orElse(meter);
             views.add(new MeasureView(
                     i,
-                    measure.number(),
+                    conventions.numbering().of(part, i),
                     measure.length().value(),
                     Beats.of(meter).value(),
                     meter.pulse().value(),
-                    SignWording.words(measure.signs())));
+                    SignWording.words(measure.signs()),
+                    Counting.spoken(measure, meter, i == 0 && part.hasPickUp())));
         }
         return views;
     }
 
-    private SectionReadingView section(Score score, Instrument instrument, Stage stage) {
-        Fitted fitted = fitted(score, instrument, stage);
-        Part written = fitted.part();
+    private SectionReadingView section(Instrument instrument, Reading reading, Context context) {
+        Part written = reading.written();
+        Conventions conventions = context.conventions();
         return new SectionReadingView(
                 instrument.code(),
                 instrument.name(),
                 written.key().name(),
-                fitted.octaves(),
-                fitted.outside().stream().map(p -> p.name()).toList(),
-                Traps.of(written).stream()
+                reading.fitted().octaves(),
+                12 * reading.fitted().octaves() - instrument.transposition().semitones(),
+                reading.fitted().outside().stream().map(p -> p.name()).toList(),
+                Entry.of(written, conventions.countInMeasures())
+                        .map(entry -> entry(entry, reading, conventions))
+                        .orElse(null),
+                context.track().of(instrument.code()).isPresent(),
+                reading.news().stream()
+                        .map(first -> new NewView(
+                                NewWording.kind(first.thing()),
+                                conventions.numbering().of(written, first.measure()),
+                                NewWording.words(first, taken(reading, first.measure(), first.note()))))
+                        .toList(),
+                reading.traps().stream()
                         .map(t -> new TrapView(
                                 TrapWording.kind(t),
                                 t.measure(),
-                                written.measures().get(t.measure()).number(),
+                                conventions.numbering().of(written, t.measure()),
                                 TrapWording.sentence(t, written)))
                         .toList(),
-                Demand.of(written, range(instrument, stage), written.tempo().orElse(WITHOUT_MARK)).stream()
+                tendencies(reading, conventions),
+                reading.demand().stream()
                         .map(p -> new DemandView(
                                 p.kind(),
                                 p.value(),
-                                written.measures().get(p.measure()).number(),
-                                TrapWording.words(p)))
+                                conventions.numbering().of(written, p.measure()),
+                                DemandWording.words(p)))
                         .toList(),
-                HotSpots.of(written, range(instrument, stage), written.tempo().orElse(WITHOUT_MARK)).stream()
+                reading.hotSpots().stream()
                         .map(h -> new HotSpotView(
                                 h.measure(),
-                                written.measures().get(h.measure()).number(),
+                                conventions.numbering().of(written, h.measure()),
                                 h.reasons().stream().sorted().toList(),
                                 h.recalls().isEmpty()
                                         ? null
-                                        : (Integer) written.measures()
-                                                .get(h.recalls().getAsInt())
-                                                .number()))
+                                        : (Integer) conventions
+                                                .numbering()
+                                                .of(written, h.recalls().getAsInt())))
                         .toList());
     }
 
-    /** The practice ladder of a section within the minutes there are. */
-    LadderView ladder(Score score, String code, Stage stage, Ladder.Habit habit, double minutes) {
-        if (!catalog.has(code)) {
-            throw Problem.input("instrument", "\"" + code + "\" is not an instrument of the catalog.");
+    private static Optional<Taken> taken(Reading reading, int measure, int note) {
+        return reading.fingers().taken().get(measure).get(note);
+    }
+
+    private static ComingInView entry(Entry entry, Reading reading, Conventions conventions) {
+        return new ComingInView(
+                conventions.numbering().of(reading.written(), entry.measure()),
+                entry.first().name(),
+                taken(reading, entry.measure(), entry.note())
+                        .map(t -> DemandWording.fingering(t.fingering()))
+                        .orElse(null),
+                entry.counted(),
+                entry.entersOn());
+    }
+
+    /** Notes whose partial sounds low or high by itself, each with the measures that hold it. */
+    private static List<TendencyView> tendencies(Reading reading, Conventions conventions) {
+        record Note(String name, String fingering, Tendency tendency) {}
+        Map<Note, TreeSet<Integer>> found = new LinkedHashMap<>();
+        Part written = reading.written();
+        for (int m = 0; m < written.measures().size(); m++) {
+            for (int n = 0; n < written.measures().get(m).notes().size(); n++) {
+                Optional<Taken> taken = taken(reading, m, n);
+                Tendency tendency = taken.map(t -> tendency(t.fingering())).orElse(Tendency.TRUE);
+                if (tendency != Tendency.TRUE) {
+                    String name = written.measures()
+                            .get(m)
+                            .notes()
+                            .get(n)
+                            .pitch()
+                            .orElseThrow()
+                            .name();
+                    found.computeIfAbsent(
+                                    new Note(
+                                            name,
+                                            taken.orElseThrow().fingering().label(),
+                                            tendency),
+                                    k -> new TreeSet<>())
+                            .add(conventions.numbering().of(written, m));
+                }
+            }
         }
-        Instrument instrument = catalog.withCode(code);
-        Part written = fitted(score, instrument, stage).part();
-        Bpm tempo = written.tempo().orElse(WITHOUT_MARK);
-        try {
-            double beats = arithmetic(written).total().value();
-            Ladder ladder = Ladder.of(
-                    written, HotSpots.of(written, range(instrument, stage), tempo), beats, tempo, habit, minutes);
-            return new LadderView(
-                    ladder.steps().stream().map(s -> step(s, written)).toList(),
-                    ladder.dropped().stream().map(s -> step(s, written)).toList(),
-                    (int) Math.round(ladder.seconds()));
-        } catch (Roadmap.RoadmapException e) {
-            throw Problem.input("lineId", "Measure " + e.measure() + ": " + e.getMessage() + ".");
-        } catch (IllegalArgumentException e) {
-            throw Problem.input("minutes", "Give between a fraction of a minute and 120 minutes.");
-        }
+        return found.entrySet().stream()
+                .map(e -> new TendencyView(
+                        e.getKey().name(), e.getKey().fingering(), e.getKey().tendency(), List.copyOf(e.getValue())))
+                .toList();
     }
 
-    private static Timeline arithmetic(Part part) {
-        return Timeline.of(part, Roadmap.of(part, Roadmap.Options.USUAL), Timeline.Options.ARITHMETIC);
-    }
-
-    private static StepView step(Ladder.Step step, Part part) {
-        return new StepView(
-                step.kind(), TrapWording.words(step, part), step.tempo().value(), (int) Math.round(step.seconds()));
-    }
-
-    /** As it sounds, for other programs. */
-    byte[] midi(Score score) {
-        Part part = score.sounding();
-        try {
-            return MidiWriter.write(
-                    score.title(), arithmetic(part), part.tempo().orElse(WITHOUT_MARK), 0);
-        } catch (Roadmap.RoadmapException e) {
-            throw Problem.input("lineId", "Measure " + e.measure() + ": " + e.getMessage() + ".");
-        }
-    }
-
-    private Fitted fitted(Score score, Instrument instrument, Stage stage) {
-        return Fitted.of(score.partOf(instrument.code()), instrument.transposition(), range(instrument, stage));
-    }
-
-    private vividroster.core.instrument.Range range(Instrument instrument, Stage stage) {
-        Ranges of = ranges.get(instrument.code());
-        return switch (stage) {
-            case BEGINNER -> of.beginner();
-            case FIRST_YEAR -> of.firstYear();
-            case FULL -> of.full();
+    private static Tendency tendency(Fingering fingering) {
+        return switch (fingering) {
+            case Valves valves -> Partial.tendency(valves.partial());
+            case Slide slide -> Partial.tendency(slide.partial());
+            case Keys keys -> Tendency.TRUE;
+            case OnString on -> Tendency.TRUE;
         };
     }
 
+    /** Every note with its fingering, measure by measure; empty at concert pitch. */
+    List<List<FingerView>> fingers(Score score, String code, Context context) {
+        if (code == null) {
+            return List.of();
+        }
+        Reading reading =
+                readers.read(score, readers.withCode(code), context.stage(), context.conventions(), Optional.empty());
+        List<List<FingerView>> views = new ArrayList<>();
+        for (int m = 0; m < reading.written().measures().size(); m++) {
+            List<Note> notes = reading.written().measures().get(m).notes();
+            List<FingerView> row = new ArrayList<>();
+            for (int n = 0; n < notes.size(); n++) {
+                row.add(finger(notes.get(n), taken(reading, m, n)));
+            }
+            views.add(row);
+        }
+        return views;
+    }
+
+    private static FingerView finger(Note note, Optional<Taken> taken) {
+        Fingering fingering = taken.map(Taken::fingering).orElse(null);
+        return new FingerView(
+                note.pitch().map(TrapWording::plain).orElse(""),
+                note.length().value(),
+                fingering == null ? "" : fingering.label(),
+                fingering instanceof OnString on ? on.string() : null,
+                fingering instanceof Keys keys ? (Integer) keys.holes() : null,
+                fingering instanceof Keys keys ? keys.keys().stream().sorted().toList() : List.of(),
+                taken.map(Taken::marked).orElse(Marked.NOTHING),
+                taken.map(t -> t.alternates().stream()
+                                .map(DemandWording::fingering)
+                                .toList())
+                        .orElse(List.of()));
+    }
+
+    Timeline arithmetic(Part part, Conventions conventions) {
+        return Timeline.of(part, Roadmap.of(part, conventions.roadmap()), Timeline.Options.ARITHMETIC);
+    }
+
+    /** As it sounds, for other programs. */
+    byte[] midi(Score score, Conventions conventions) {
+        Part part = score.sounding();
+        try {
+            return MidiWriter.write(
+                    score.title(), arithmetic(part, conventions), part.tempo().orElse(Readers.WITHOUT_MARK), 0);
+        } catch (Roadmap.RoadmapException e) {
+            throw Problem.input("lineId", "Measure " + e.measure() + ": " + e.getMessage() + ".");
+        }
+    }
+
     /** Notation for an instrument in its octave, or at concert pitch when none is named. */
-    String musicXml(Score score, String code, Stage stage) {
+    String musicXml(Score score, String code, Context context) {
         if (code == null) {
             return MusicXmlWriter.writeConcert(score.title(), score.sounding());
         }
-        if (!catalog.has(code)) {
-            throw Problem.input("instrument", "\"" + code + "\" is not an instrument of the catalog.");
-        }
-        Instrument instrument = catalog.withCode(code);
+        Instrument instrument = readers.withCode(code);
         return MusicXmlWriter.write(
-                score.title(), fitted(score, instrument, stage).part(), instrument);
+                score.title(),
+                readers.fitted(score, instrument, context.stage(), context.conventions())
+                        .part(),
+                instrument);
     }
 }

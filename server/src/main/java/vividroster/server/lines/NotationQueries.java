@@ -1,5 +1,8 @@
 package vividroster.server.lines;
 
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -7,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import vividroster.server.lines.LineNotations.Format;
 import vividroster.server.lines.LineNotations.Source;
+import vividroster.server.platform.Rows;
 
 @Repository
 class NotationQueries {
@@ -43,6 +47,24 @@ class NotationQueries {
                 .param("milestoneId", milestoneId)
                 .query((row, n) -> new Source(Format.valueOf(row.getString("format")), row.getString("source")))
                 .optional();
+    }
+
+    /** Of these lines, by line. */
+    Map<UUID, Source> findAll(UUID programId, Collection<UUID> milestoneIds) {
+        Map<UUID, Source> found = new HashMap<>();
+        jdbc.sql("""
+                        select milestone_id, format, source
+                        from line_notation
+                        where program_id = :programId and milestone_id = any(:ids)
+                        """)
+                .param("programId", programId)
+                .param("ids", Rows.array(milestoneIds))
+                .query(row -> {
+                    found.put(
+                            Rows.id(row, "milestone_id"),
+                            new Source(Format.valueOf(row.getString("format")), row.getString("source")));
+                });
+        return found;
     }
 
     /** Lines whose notes are kept. */

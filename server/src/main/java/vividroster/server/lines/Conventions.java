@@ -1,0 +1,56 @@
+package vividroster.server.lines;
+
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import vividroster.core.music.Spelling;
+import vividroster.core.reading.Fingers.FourthFinger;
+import vividroster.core.reading.Ladder.Grouping;
+import vividroster.core.reading.Ladder.Habit;
+import vividroster.core.reading.Numbering;
+import vividroster.core.reading.Roadmap;
+import vividroster.server.checks.Checks;
+
+/**
+ * How a programme reads and rehearses lines, by the schools it follows.
+ *
+ * @param countInMeasures 1 or 2
+ */
+record Conventions(
+        FourthFinger fourth,
+        Spelling spelling,
+        Roadmap.Options roadmap,
+        Numbering numbering,
+        int countInMeasures,
+        Habit habit,
+        Grouping grouping) {
+
+    private static Conventions of(Map<String, String> chosen) {
+        return new Conventions(
+                chosen.get("fourth-finger").equals("later") ? FourthFinger.LATER : FourthFinger.EARLY,
+                chosen.get("six-signs").equals("sharps") ? Spelling.SHARPS_AT_SIX : Spelling.FLATS_AT_SIX,
+                new Roadmap.Options(chosen.get("repeats-after-jump").equals("taken")),
+                new Numbering(chosen.get("pick-up").equals("counted")),
+                chosen.get("count-in").equals("two") ? 2 : 1,
+                switch (chosen.get("rehearsing")) {
+                    case "whole-spot-whole" -> Habit.WHOLE_SPOT_WHOLE;
+                    case "straight-through" -> Habit.STRAIGHT_THROUGH;
+                    default -> Habit.SPOTS_FIRST;
+                },
+                chosen.get("note-groups").equals("consecutive") ? Grouping.CONSECUTIVE : Grouping.OVERLAPPING);
+    }
+
+    /** Finds them. */
+    @Component
+    static class Chosen {
+        private final Checks checks;
+
+        Chosen(Checks checks) {
+            this.checks = checks;
+        }
+
+        Conventions of(UUID programId) {
+            return Conventions.of(checks.choices(programId));
+        }
+    }
+}

@@ -1,0 +1,126 @@
+package vividroster.server.lines;
+
+import java.util.List;
+import vividroster.core.instrument.Partial.Tendency;
+import vividroster.core.reading.Demand;
+import vividroster.core.reading.Echoes;
+import vividroster.core.reading.Fingers.Marked;
+import vividroster.core.reading.HotSpots;
+import vividroster.server.platform.Absent;
+
+/** What a line says, as the API shows it. Measures are told by index in the line and by number as people count them. */
+final class LineViews {
+
+    private LineViews() {}
+
+    /**
+     * @param index in the part
+     * @param number as counted
+     * @param beats as long as it is
+     * @param full as long as its meter makes it
+     * @param pulse beats from one tap of the foot to the next
+     * @param spoken how it is counted aloud; held pulses in round brackets, silent ones in square ones
+     */
+    record MeasureView(int index, int number, double beats, double full, double pulse, String signs, String spoken) {}
+
+    /** @param seconds from the beginning to this measure */
+    record PlayedView(int index, int number, int pass, double seconds) {}
+
+    /** @param midi as it sounds, 60 for middle C; onset and beats in quarters; measure by index */
+    record SoundingView(int midi, double onset, double beats, double seconds, double lasts, int measure) {}
+
+    record TrapView(String kind, int measure, int number, String sentence) {}
+
+    record EchoView(Echoes.Likeness likeness, int measure, int number, String sentence) {}
+
+    record DemandView(Demand.Kind kind, double value, int number, String words) {}
+
+    /** @param kind NOTE, VALUE, SIGN, KEY or METER; words for example "F-sharp, 1-2" or "dotted quarter" */
+    record NewView(String kind, int number, String words) {}
+
+    /** @param sentence why, for example "Fastest: Clarinet, 4 a second in measure 5; the next has 2" */
+    record HardestView(Demand.Kind kind, String instrument, String sentence) {}
+
+    /**
+     * @param number of the measure where it comes in
+     * @param note it begins with; fingering empty where there is none
+     * @param counted pulses before the entry; one breathes on the last
+     */
+    record ComingInView(int number, String note, @Absent String fingering, List<String> counted, String entersOn) {}
+
+    /** @param numbers of the measures that hold it */
+    record TendencyView(String note, String fingering, Tendency tendency, List<Integer> numbers) {}
+
+    /** @param instrument or {@code any}; trouble the place that goes wrong; both empty where nothing was said */
+    record RemarkView(String instrument, String trouble, String tip) {}
+
+    /**
+     * @param octaves the line was moved to fit
+     * @param writtenAbove semitones from the line at concert pitch to what is written here
+     * @param trackKnown whether it is known what the section has met; only then something can be new
+     */
+    record SectionReadingView(
+            String instrument,
+            String name,
+            String writtenKey,
+            int octaves,
+            int writtenAbove,
+            List<String> outside,
+            @Absent ComingInView entry,
+            boolean trackKnown,
+            List<NewView> news,
+            List<TrapView> traps,
+            List<TendencyView> tendencies,
+            List<DemandView> demand,
+            List<HotSpotView> hotSpots) {}
+
+    /** @param recalls number of an earlier measure it equals */
+    record HotSpotView(
+            int measure,
+            int number,
+            List<HotSpots.Reason> reasons,
+            @Absent Integer recalls) {}
+
+    /**
+     * One note or rest as a finger-number view shows it.
+     *
+     * @param name without octave; empty for a rest
+     * @param label the fingering, empty where there is none
+     * @param string its letter, for strings
+     * @param holes covered as bits, for woodwinds: 0 the left thumb, 1 to 6 the fingers
+     * @param keys pressed beside, for woodwinds
+     * @param alternates other fingerings
+     */
+    record FingerView(
+            String name,
+            double beats,
+            String label,
+            @Absent String string,
+            @Absent Integer holes,
+            List<String> keys,
+            Marked marked,
+            List<String> alternates) {}
+
+    /** @param fault why there is no way through the measures; then nothing is played */
+    record AnalysisView(
+            String title,
+            String concertKey,
+            String meter,
+            int tempoBpm,
+            double countInBeats,
+            List<MeasureView> measures,
+            @Absent String fault,
+            List<PlayedView> order,
+            double totalBeats,
+            double seconds,
+            List<SoundingView> sounding,
+            List<EchoView> echoes,
+            List<SectionReadingView> sections,
+            List<HardestView> hardest) {}
+
+    /** @param measure number here; words for example "measure 3 of line 12" */
+    record BorrowedView(int measure, String lineId, String words) {}
+
+    /** @param sentence for example "The notes of line 34 in another rhythm"; absent where the line is new */
+    record LikenessView(@Absent String lineId, @Absent String sentence, List<BorrowedView> measures) {}
+}

@@ -1,0 +1,122 @@
+package vividroster.server.lines;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.instrument.Instrument;
+import vividroster.core.music.Score;
+import vividroster.core.music.Spelling;
+import vividroster.core.reading.Vocabulary;
+import vividroster.core.roster.Seat;
+import vividroster.core.season.MilestoneOrder;
+import vividroster.server.lines.LineNotations.Source;
+import vividroster.server.lines.Readers.Stage;
+import vividroster.server.office.Office;
+import vividroster.server.roster.Rosters;
+import vividroster.server.season.Orders;
+
+/** What the sections of a class have met so far: the lines ordered to each of them. */
+@Service
+class Tracks {
+
+    private static final int REMEMBERED = 4_000;
+
+    private record Page(Source source, String instrument, Stage stage, Spelling spelling) {}
+
+    private final Orders orders;
+    private final Rosters rosters;
+    private final Office office;
+    private final LineNotations notations;
+    private final Readers readers;
+    private final Cache<Page, Vocabulary> pages =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+
+    Tracks(Orders orders, Rosters rosters, Office office, LineNotations notations, Readers readers) {
+        this.orders = orders;
+        this.rosters = rosters;
+        this.office = office;
+        this.notations = notations;
+        this.readers = readers;
+    }
+
+    /**
+     * @param instruments of the class today
+     * @param met by each of them before the line was first ordered to it; up to today where it was not
+     */
+    record Track(Set<String> instruments, Map<String, Vocabulary> met) {
+        static final Track UNKNOWN = new Track(Set.of(), Map.of());
+
+        Optional<Vocabulary> of(String instrument) {
+            return Optional.ofNullable(met.get(instrument));
+        }
+    }
+
+    @Transactional(readOnly = true)
+    Track of(UUID programId, UUID classId, UUID lineId, Stage stage, Conventions conventions) {
+        rosters.schoolClass(programId, classId);
+        LocalDate today = office.today(programId);
+        Set<String> instruments = rosters.seatsOn(programId, today).stream()
+                .filter(seat -> seat.classId().equals(classId))
+                .map(Seat::instrument)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        List<MilestoneOrder> set = orders.reaching(programId, List.of(classId));
+        Map<UUID, Source> sources = notations.sources(
+                programId, set.stream().map(MilestoneOrder::milestoneId).collect(Collectors.toSet()));
+        Map<String, Vocabulary> met = new HashMap<>();
+        for (String code : instruments) {
+            Instrument instrument = readers.withCode(code);
+            if (instrument.pitched()) {
+                met.put(code, met(lineId, instrument, classId, today, set, sources, stage, conventions));
+            }
+        }
+        return new Track(instruments, met);
+    }
+
+    private Vocabulary met(
+            UUID lineId,
+            Instrument instrument,
+            UUID classId,
+            LocalDate today,
+            Collection<MilestoneOrder> set,
+            Map<UUID, Source> sources,
+            Stage stage,
+            Conventions conventions) {
+        List<MilestoneOrder> own = set.stream()
+                .filter(order -> order.scopes().stream().anyMatch(scope -> scope.asks(classId, instrument)))
+                .toList();
+        LocalDate until = own.stream()
+                .filter(order -> order.milestoneId().equals(lineId))
+                .map(MilestoneOrder::setOn)
+                .min(LocalDate::compareTo)
+                .orElse(today.plusDays(1));
+        Vocabulary met = Vocabulary.NOTHING;
+        for (MilestoneOrder order : own) {
+            Source source = sources.get(order.milestoneId());
+            if (source != null
+                    && order.setOn().isBefore(until)
+                    && !order.milestoneId().equals(lineId)) {
+                met = met.plus(page(source, instrument, stage, conventions));
+            }
+        }
+        return met;
+    }
+
+    private Vocabulary page(Source source, Instrument instrument, Stage stage, Conventions conventions) {
+        return pages.get(new Page(source, instrument.code(), stage, conventions.spelling()), page -> {
+            Score score = notations.score(source);
+            return Vocabulary.of(
+                    readers.fitted(score, instrument, stage, conventions).part());
+        });
+    }
+}

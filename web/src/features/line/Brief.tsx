@@ -1,0 +1,120 @@
+import { useQuery } from "@tanstack/react-query";
+import { Pencil } from "lucide-react";
+import { useState } from "react";
+import type { SectionReading } from "../../api/types";
+import { remarksFor } from "./line";
+import { remarksQuery } from "./line.queries";
+import { RemarkForm } from "./RemarkForm";
+
+interface Props {
+  lineId: string;
+  reading?: SectionReading;
+  instrument?: string;
+  director: boolean;
+}
+
+/** What a section is told before it plays: how it comes in, what is new, where it goes wrong. */
+export function Brief({ lineId, reading, instrument, director }: Props) {
+  const remarks = useQuery(remarksQuery(lineId));
+  const [writing, setWriting] = useState(false);
+  const said = remarksFor(remarks.data ?? [], instrument);
+  if (!reading && said.length === 0 && !director) return null;
+  return (
+    <section
+      aria-label="Brief"
+      className="bg-base-200 grid gap-x-8 gap-y-1.5 rounded-lg px-4 py-3 lg:grid-cols-2"
+    >
+      <div className="grid content-start gap-1.5">
+        {reading?.entry && (
+          <p>
+            Starts on <b>{reading.entry.note}</b>
+            {reading.entry.fingering && <> , {reading.entry.fingering}</>}
+            {". "}
+            <Count counted={reading.entry.counted} entersOn={reading.entry.entersOn} />
+          </p>
+        )}
+        {reading && <News reading={reading} />}
+        {reading && reading.tendencies.length > 0 && (
+          <p>
+            <span className="soft">By the instrument: </span>
+            {reading.tendencies.map((t, i) => (
+              <span key={t.note + t.fingering}>
+                {i > 0 && ", "}
+                {t.note} ({t.fingering}) sounds {t.tendency === "LOW" ? "low" : "high"}, measure{" "}
+                {t.numbers.slice(0, 4).join(", ")}
+              </span>
+            ))}
+          </p>
+        )}
+        {!reading && <p className="soft">Choose a section to see how it comes in and what is new to it.</p>}
+      </div>
+      <div className="grid content-start gap-1.5">
+        {said.map((remark) => (
+          <p key={remark.instrument}>
+            {remark.instrument === "any" && <span className="soft">Everybody: </span>}
+            {remark.trouble && (
+              <>
+                <b>Goes wrong: </b>
+                {remark.trouble}
+                {remark.tip && ". "}
+              </>
+            )}
+            {remark.tip && (
+              <>
+                <b>Tip: </b>
+                {remark.tip}
+              </>
+            )}
+          </p>
+        ))}
+        {director && !writing && (
+          <button type="button" className="link no-print justify-self-start" onClick={() => setWriting(true)}>
+            <Pencil size={14} aria-hidden className="mr-1 inline" />
+            {said.length > 0 ? "Change what you say here" : "Say where it goes wrong, or a tip"}
+          </button>
+        )}
+        {writing && (
+          <RemarkForm
+            lineId={lineId}
+            instrument={instrument}
+            name={reading?.name}
+            remarks={remarks.data ?? []}
+            onDone={() => setWriting(false)}
+          />
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Count({ counted, entersOn }: { counted: readonly string[]; entersOn: string }) {
+  const shown = counted.slice(-8);
+  return (
+    <span>
+      Count{" "}
+      {shown.length < counted.length && (
+        <span className="soft">{counted.length - shown.length} before, then </span>
+      )}
+      <span className="font-semibold">{shown.slice(0, -1).join(" ")}</span>{" "}
+      <span className="font-semibold underline decoration-2 underline-offset-4">{shown.at(-1)}</span>
+      <span className="soft"> (breathe)</span>, in on <b>{entersOn}</b>.
+    </span>
+  );
+}
+
+function News({ reading }: { reading: SectionReading }) {
+  if (!reading.trackKnown) return null;
+  if (reading.news.length === 0) return <p className="soft">Nothing new for this section.</p>;
+  return (
+    <p>
+      <span className="soft">New for this section: </span>
+      {reading.news.map((one, i) => (
+        <span key={i}>
+          {i > 0 && " · "}
+          {one.kind === "NOTE" ? <b>{one.words}</b> : one.words}
+          <span className="soft"> m. {one.number}</span>
+        </span>
+      ))}
+    </p>
+  );
+}

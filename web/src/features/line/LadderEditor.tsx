@@ -1,0 +1,127 @@
+import { ArrowDown, ArrowUp, X } from "lucide-react";
+import type { Ladder, LadderDraft } from "../../api/types";
+import { duration } from "../../app/days";
+import { draftOf, moved } from "./line";
+
+interface Props {
+  ladder: Ladder;
+  busy: boolean;
+  onChange: (draft: LadderDraft) => void;
+}
+
+type Draft = LadderDraft["steps"][number];
+
+/** A kept ladder to change: order, tempo, repetitions, a note; every change is kept and timed anew. */
+export function LadderEditor({ ladder, busy, onChange }: Props) {
+  const draft = draftOf(ladder);
+  const change = (steps: Draft[]) => onChange({ ...draft, steps });
+  const set = (at: number, part: Partial<Draft>) =>
+    change(draft.steps.map((step, i) => (i === at ? { ...step, ...part } : step)));
+  return (
+    <ol aria-busy={busy}>
+      {ladder.steps.map((step, i) => (
+        <li key={`${i}-${step.what}`} className="border-b border-[var(--hairline)] py-1.5">
+          <div className="grid grid-cols-[1.6rem_1fr_3.6rem_auto] items-center gap-x-1">
+            <b>{i + 1}</b>
+            <span>{step.what}</span>
+            <span className="soft text-right">{duration(step.seconds)}</span>
+            <span className="flex">
+              <Small
+                label={`Step ${i + 1} earlier`}
+                off={i === 0}
+                onPress={() => change(moved(draft.steps, i, -1))}
+              >
+                <ArrowUp size={15} aria-hidden />
+              </Small>
+              <Small
+                label={`Step ${i + 1} later`}
+                off={i === ladder.steps.length - 1}
+                onPress={() => change(moved(draft.steps, i, 1))}
+              >
+                <ArrowDown size={15} aria-hidden />
+              </Small>
+              <Small
+                label={`Leave step ${i + 1} out`}
+                off={ladder.steps.length === 1}
+                onPress={() => change(draft.steps.filter((_, n) => n !== i))}
+              >
+                <X size={15} aria-hidden />
+              </Small>
+            </span>
+          </div>
+          <div className="mt-0.5 ml-[1.6rem] flex flex-wrap items-center gap-3">
+            <Count
+              label={`Tempo of step ${i + 1}`}
+              sign="♩ ="
+              value={step.tempoBpm}
+              min={20}
+              max={400}
+              onSet={(tempoBpm) => set(i, { tempoBpm })}
+            />
+            <Count
+              label={`Times of step ${i + 1}`}
+              sign="×"
+              value={step.repetitions}
+              min={1}
+              max={20}
+              onSet={(repetitions) => set(i, { repetitions })}
+            />
+            <input
+              aria-label={`Note to step ${i + 1}`}
+              placeholder="A word to it"
+              maxLength={200}
+              className="input input-sm hairline bg-base-100 min-w-40 flex-1 border-[1.5px]"
+              defaultValue={step.note}
+              onBlur={(event) => event.target.value !== step.note && set(i, { note: event.target.value })}
+            />
+          </div>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function Small(props: { label: string; off: boolean; onPress: () => void; children: React.ReactNode }) {
+  return (
+    <button
+      type="button"
+      aria-label={props.label}
+      disabled={props.off}
+      onClick={props.onPress}
+      className="hover:bg-base-200 grid h-8 w-8 place-items-center rounded-md disabled:opacity-30"
+    >
+      {props.children}
+    </button>
+  );
+}
+
+interface CountProps {
+  label: string;
+  sign: string;
+  value: number;
+  min: number;
+  max: number;
+  onSet: (value: number) => void;
+}
+
+function Count({ label, sign, value, min, max, onSet }: CountProps) {
+  return (
+    <label className="flex items-center gap-1.5">
+      <span className="soft">{sign}</span>
+      <input
+        type="number"
+        aria-label={label}
+        key={value}
+        defaultValue={value}
+        min={min}
+        max={max}
+        className="input input-sm hairline bg-base-100 w-20 border-[1.5px]"
+        onBlur={(event) => {
+          const next = Number(event.target.value);
+          if (Number.isInteger(next) && next >= min && next <= max && next !== value) onSet(next);
+          else event.target.value = String(value);
+        }}
+      />
+    </label>
+  );
+}

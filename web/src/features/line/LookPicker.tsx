@@ -1,0 +1,31 @@
+import clsx from "clsx";
+
+export type Look = "STAFF" | "BOTH" | "FINGERS";
+
+const names: Record<Look, string> = {
+  STAFF: "Notes",
+  BOTH: "Notes with fingerings",
+  FINGERS: "Fingers without staff",
+};
+
+/** How a line is shown: notes, notes with fingerings, or fingers alone for first weeks. */
+export function LookPicker({ look, onLook }: { look: Look; onLook: (look: Look) => void }) {
+  return (
+    <div role="group" aria-label="Shown as" className="flex flex-wrap gap-1">
+      {(Object.keys(names) as Look[]).map((key) => (
+        <button
+          key={key}
+          type="button"
+          aria-pressed={look === key}
+          onClick={() => onLook(key)}
+          className={clsx(
+            "rounded-lg border-[1.5px] px-2.5 py-0.5 text-[0.95rem]",
+            look === key ? "bg-neutral text-neutral-content border-neutral" : "hairline hover:bg-base-200",
+          )}
+        >
+          {names[key]}
+        </button>
+      ))}
+    </div>
+  );
+}
