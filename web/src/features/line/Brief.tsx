@@ -28,8 +28,7 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
         {reading?.entry && (
           <p>
             Starts on <b>{reading.entry.note}</b>
-            {reading.entry.fingering && <> , {reading.entry.fingering}</>}
-            {". "}
+            {reading.entry.fingering && `, ${reading.entry.fingering}`}.{" "}
             <Count counted={reading.entry.counted} entersOn={reading.entry.entersOn} />
           </p>
         )}

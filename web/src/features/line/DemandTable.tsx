@@ -30,9 +30,11 @@ interface Props {
 /** What the line asks of each section, each with the measure where it peaks. Never one score. */
 export function DemandTable({ readers, hardest, chosen }: Props) {
   if (readers.length === 0) return <p className="soft">Choose a class to compare its sections.</p>;
-  const asked = columns.filter(([kind]) =>
+  const present = columns.filter(([kind]) =>
     readers.some((r) => r.demand.some((d) => d.kind === kind && d.value > 0)),
   );
+  const alike = readers.length > 1 ? present.filter(([kind]) => isAlike(readers, kind)) : [];
+  const asked = present.filter((column) => !alike.includes(column));
   return (
     <section aria-label="Demand">
       <h2 className="mb-1 text-lg">What it asks, section by section</h2>
@@ -44,6 +46,17 @@ export function DemandTable({ readers, hardest, chosen }: Props) {
             </li>
           ))}
         </ul>
+      )}
+      {alike.length > 0 && (
+        <p className="mb-2">
+          <span className="soft">Alike for everybody: </span>
+          {alike
+            .map(([kind, name]) => {
+              const peak = readers[0]!.demand.find((d) => d.kind === kind)!;
+              return `${name.toLowerCase()} ${peak.words}, m. ${peak.number}`;
+            })
+            .join(" · ")}
+        </p>
       )}
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Demand by section">
         <table className="w-full text-[0.88rem]">
@@ -74,6 +87,12 @@ export function DemandTable({ readers, hardest, chosen }: Props) {
       </div>
     </section>
   );
+}
+
+/** Whether every section is asked the same at the same place. */
+function isAlike(readers: readonly SectionReading[], kind: Kind): boolean {
+  const peaks = readers.map((r) => r.demand.find((d) => d.kind === kind));
+  return peaks.every((peak) => peak && peak.value === peaks[0]?.value && peak.number === peaks[0].number);
 }
 
 interface RowProps {

@@ -18,11 +18,13 @@ export function FingerRows({ fingers, analysis, sounding, label }: Props) {
         <li
           key={m}
           className={clsx(
-            "border-base-content flex border-l-2 last:border-r-2",
+            "border-base-content relative flex border-l-2 pt-4 pl-1 last:border-r-2",
             sounding === m && "bg-[var(--now)]/20",
           )}
         >
-          <span className="small soft w-4 text-center">{analysis.measures[m]?.number || ""}</span>
+          <span className="soft absolute top-0 left-1 text-[0.78rem]">
+            {analysis.measures[m]?.number || ""}
+          </span>
           {measure.map((finger, n) => (
             <Cell key={n} finger={finger} />
           ))}
@@ -31,6 +33,9 @@ export function FingerRows({ fingers, analysis, sounding, label }: Props) {
     </ol>
   );
 }
+
+/** "B-flat" with its sign, which is narrower. */
+const signed = (name: string) => name.replace("-flat", "♭").replace("-sharp", "♯");
 
 const markWords = { NOTHING: "", FOURTH_FINGER: "fourth finger", ALTERNATE: "alternate" };
 
@@ -43,7 +48,7 @@ function Cell({ finger }: { finger: Finger }) {
       title={other}
     >
       <span className={clsx("text-[1.05rem] font-semibold", !finger.name && "soft")}>
-        {finger.name || "rest"}
+        {finger.name ? signed(finger.name) : "rest"}
       </span>
       {finger.holes !== undefined ? (
         <>

@@ -123,6 +123,8 @@ class FingeringFileTest {
         "violin,F4,L2",
         "violin,G#4,H3",
         "violin,B4,1",
+        "violin,D#4,L1",
+        "violin,Ab4,L4",
         "viola,D4,0",
         "cello,D3,0",
         "cello,E3,1",

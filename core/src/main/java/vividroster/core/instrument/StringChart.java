@@ -9,7 +9,7 @@ import vividroster.core.music.Pitch;
 
 /**
  * Strings, fingers and positions. On violin and viola a finger stands for a letter: the second letter above the open
- * string is the second finger, low, usual or high. On cello and bass it stands for a distance in semitones.
+ * string is the second finger, low, usual or high; a sharp may be taken as the flat above it, as the hand lies. On cello and bass it stands for a distance in semitones.
  */
 public final class StringChart implements FingeringChart {
 
@@ -22,6 +22,9 @@ public final class StringChart implements FingeringChart {
         /** Double bass: first, second and fourth finger, a semitone each. */
         BASS
     }
+
+    /** A way that reads another letter stands behind those that read the one written. */
+    private static final int RESPELLED = 2;
 
     private static final int HIGHEST_POSITION = 11;
     /** Semitones of the letters above an open string in a major pattern, by letter steps within an octave. */
@@ -47,6 +50,7 @@ public final class StringChart implements FingeringChart {
     @Override
     public List<Fingering> of(Pitch written) {
         List<OnString> ways = new ArrayList<>();
+        List<OnString> asSpelled = new ArrayList<>();
         for (int place = 0; place < open.size(); place++) {
             Pitch string = open.get(place);
             int semitones = written.midi() - string.midi();
@@ -54,13 +58,21 @@ public final class StringChart implements FingeringChart {
                 ways.add(new OnString(String.valueOf(string.letter()), place, 0, 0, Reach.USUAL));
             } else if (semitones > 0) {
                 switch (hand) {
-                    case BY_LETTER -> byLetter(written, string, place, ways);
+                    case BY_LETTER -> {
+                        byLetter(written, string, place, ways);
+                        asSpelled.addAll(ways);
+                        byLetter(written.respelled(), string, place, ways);
+                    }
                     case CELLO -> cello(semitones, string, place, ways);
                     case BASS -> bass(semitones, string, place, ways);
                 }
             }
         }
-        ways.sort(Comparator.comparingInt(StringChart::trouble).thenComparing(w -> -w.place()));
+        if (hand != Hand.BY_LETTER) {
+            asSpelled.addAll(ways);
+        }
+        ways.sort(Comparator.comparingInt((OnString w) -> trouble(w) + (asSpelled.contains(w) ? 0 : RESPELLED))
+                .thenComparing(w -> -w.place()));
         return List.copyOf(ways);
     }
 
@@ -69,7 +81,8 @@ public final class StringChart implements FingeringChart {
         if (way.isOpen()) {
             return 0;
         }
-        int reach = way.reach() == Reach.STRETCHED ? 3 : 0;
+        boolean farUp = way.finger() == 4 && way.reach() == Reach.HIGH;
+        int reach = way.reach() == Reach.STRETCHED || farUp ? 3 : 0;
         int position = way.position() == 0 ? 14 : 10 * way.position();
         return position + reach + (way.finger() == 4 ? 2 : 1);
     }
@@ -83,9 +96,11 @@ public final class StringChart implements FingeringChart {
         }
         for (int finger = 1; finger <= 4; finger++) {
             int position = steps - finger + 1;
-            boolean reachable = position >= 1 && position <= HIGHEST_POSITION;
-            if (reachable) {
-                ways.add(new OnString(String.valueOf(string.letter()), place, finger, position, reach(off)));
+            OnString way = position < 1 || position > HIGHEST_POSITION
+                    ? null
+                    : new OnString(String.valueOf(string.letter()), place, finger, position, reach(off));
+            if (way != null && !ways.contains(way)) {
+                ways.add(way);
             }
         }
     }

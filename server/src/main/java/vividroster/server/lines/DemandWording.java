@@ -61,7 +61,8 @@ final class DemandWording {
     static String fingering(Fingering fingering) {
         return switch (fingering) {
             case Valves valves -> valves.label();
-            case Keys keys -> keys.label();
+            case Keys keys when keys.label().equals("open") -> "open";
+            case Keys keys -> "fingers " + keys.label();
             case Slide slide -> "position " + slide.position();
             case OnString on when on.isOpen() -> "open " + on.string();
             case OnString on ->

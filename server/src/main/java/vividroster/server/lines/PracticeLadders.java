@@ -59,7 +59,12 @@ class PracticeLadders {
 
     /** @param kept whether it is the director's own and not a proposal */
     record LadderView(
-            boolean kept, double minutes, Habit habit, List<LadderStepView> steps, List<LadderStepView> dropped, int seconds) {}
+            boolean kept,
+            double minutes,
+            Habit habit,
+            List<LadderStepView> steps,
+            List<LadderStepView> dropped,
+            int seconds) {}
 
     /** A step as it is sent. */
     record LadderStepDraft(
