@@ -79,3 +79,7 @@ export type LadderStep = Schemas["LadderStepView"];
 export type LadderDraft = Schemas["LadderDraft"];
 export type Finger = Schemas["FingerView"];
 export type LineRemark = Schemas["RemarkView"];
+export type Book = Schemas["BookView"];
+export type LineFacts = Schemas["LineFactsView"];
+export type LineRequest = Schemas["LineRequest"];
+export type BookImport = Schemas["ImportView"];

@@ -22,6 +22,12 @@ const CheckEditPage = lazy(async () => ({
   default: (await import("../features/library/CheckEditPage")).CheckEditPage,
 }));
 const LinePage = lazy(async () => ({ default: (await import("../features/line/LinePage")).LinePage }));
+const LineEditPage = lazy(async () => ({
+  default: (await import("../features/library/LineEditPage")).LineEditPage,
+}));
+const LineImportPage = lazy(async () => ({
+  default: (await import("../features/library/LineImportPage")).LineImportPage,
+}));
 const RehearsalCardPage = lazy(async () => ({
   default: (await import("../features/line/RehearsalCardPage")).RehearsalCardPage,
 }));
@@ -63,6 +69,9 @@ export function App() {
             <>
               <Route path="/library/checks/new" element={<CheckEditPage />} />
               <Route path="/library/checks/:milestoneId/edit" element={<CheckEditPage />} />
+              <Route path="/library/books/:bookId/lines/new" element={<LineEditPage />} />
+              <Route path="/library/books/:bookId/import" element={<LineImportPage />} />
+              <Route path="/library/lines/:lineId/edit" element={<LineEditPage />} />
             </>
           )}
           <Route

@@ -7,6 +7,7 @@ import { instrumentsQuery, libraryQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { BeltStrip } from "../../ui/BeltStrip";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { BookShelf } from "./BookShelf";
 import { retiredQuery } from "./checks.queries";
 import { kindPlural } from "./kinds";
 import { Starters } from "./Starters";
@@ -44,7 +45,9 @@ export function LibraryPage({ director }: { director: boolean }) {
       {library.isError && <Failed error={library.error} again={() => void library.refetch()} />}
       {shelf === "STARTERS" && <Starters director={director} />}
       {shelf === "TECHNIQUE_CHECK" && director && <OwnChecks />}
-      {library.data && shelf !== "STARTERS" && <Shelf library={library.data} kind={shelf} />}
+      {library.data && shelf !== "STARTERS" && (
+        <Shelf library={library.data} kind={shelf} director={director} />
+      )}
     </>
   );
 }
@@ -74,64 +77,20 @@ function OwnChecks() {
   );
 }
 
-function Shelf({ library, kind }: { library: LibraryView; kind: MilestoneKind }) {
+function Shelf({
+  library,
+  kind,
+  director,
+}: {
+  library: LibraryView;
+  kind: MilestoneKind;
+  director: boolean;
+}) {
   const items = library.milestones.filter((m) => m.kind === kind);
+  if (kind === "LINE") return <BookShelf lines={items} director={director} />;
   if (items.length === 0) return <Empty>This shelf is empty.</Empty>;
-  if (kind === "LINE") return <Lines lines={items} />;
   if (kind === "BELT") return <Belts library={library} />;
   return <Criteria items={items} />;
-}
-
-function Lines({ lines }: { lines: Milestone[] }) {
-  const { search } = useScope();
-  const kept = scopeSearch(search, {});
-  const books = [...new Set(lines.map((line) => line.line?.book ?? ""))];
-  return (
-    <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
-      {books.map((book) => (
-        <section key={book} aria-label={book}>
-          <h2 className="mb-1 text-[1.3rem]">{book}</h2>
-          <table className="w-full">
-            <thead>
-              <tr className="small soft border-base-content border-b-[1.5px] text-left">
-                <th scope="col" className="py-1 pr-3 font-normal">
-                  Page
-                </th>
-                <th scope="col" className="pr-3 font-normal">
-                  Line
-                </th>
-                <th scope="col" className="pr-3 font-normal">
-                  Concert key
-                </th>
-                <th scope="col" className="pr-3 font-normal">
-                  Meter
-                </th>
-                <th scope="col" className="text-right font-normal">
-                  ♩ =
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {lines
-                .filter((m) => m.line?.book === book)
-                .map((m) => (
-                  <tr key={m.id} className="border-b border-[var(--hairline)]">
-                    <td className="soft py-1 pr-3">{m.line?.page}</td>
-                    <td className="pr-3">
-                      <b>{m.shortName}</b>{" "}
-                      <Link to={{ pathname: `/library/lines/${m.id}`, search: kept }}>{m.title}</Link>
-                    </td>
-                    <td className="soft pr-3">{m.line?.concertKey}</td>
-                    <td className="soft pr-3">{m.line?.meter}</td>
-                    <td className="soft text-right">{m.line?.tempoBpm}</td>
-                  </tr>
-                ))}
-            </tbody>
-          </table>
-        </section>
-      ))}
-    </div>
-  );
 }
 
 function Criteria({ items }: { items: Milestone[] }) {

@@ -91,6 +91,22 @@ function at(answers: Record<string, unknown> = {}): Sent[] {
     "GET /api/lines/l1/ladders/horn": new Refusal(404, "No ladder is kept for this instrument."),
     "PUT /api/lines/l1/ladders/horn": { ...ladder, kept: true },
     "DELETE /api/lines/l1/ladders/horn": undefined,
+    "GET /api/books/lines/l1": {
+      bookId: "b",
+      page: 8,
+      number: 9,
+      title: "Rope and pulley",
+      concertKey: "B-flat major",
+      meter: "4/4",
+      tempoBpm: 84,
+      measures: 8,
+      playedMeasures: 12,
+      notesUsed: "Bb3 C4",
+      valuesIntroduced: ["dotted half"],
+      signsIntroduced: ["DA_CAPO"],
+      roadmap: "D.C. al Fine",
+      retired: false,
+    },
     "GET /api/lines/l1/remarks": [
       { instrument: "any", trouble: "", tip: "breathe together" },
       { instrument: "horn", trouble: "the F-sharp", tip: "" },
@@ -232,6 +248,9 @@ describe("a line's page", () => {
     page();
     expect(await screen.findByText(/Only facts are kept of this line/)).toBeTruthy();
     expect(screen.getByRole("button", { name: "Type its notes" })).toBeTruthy();
+    expect(screen.getByText("8 printed, 12 played")).toBeTruthy();
+    expect(screen.getByText("dotted half")).toBeTruthy();
+    expect(screen.getByText("D.C.")).toBeTruthy();
   });
 
   it("shows what is typed and tells what is wrong by line and column", async () => {

@@ -4,9 +4,10 @@ import { Link, useParams } from "react-router";
 import type { LineNotes, Milestone } from "../../api/types";
 import { instrumentsQuery, libraryQuery, railQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
-import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { Failed, Heading, Skeleton } from "../../ui/parts";
 import { Brief } from "./Brief";
 import { DemandTable } from "./DemandTable";
+import { FactsOnly } from "./FactsOnly";
 import { FingerRows } from "./FingerRows";
 import { KeyStrip } from "./KeyStrip";
 import { bracketsOf, lasting, readersIn, readingOf } from "./line";
@@ -35,6 +36,14 @@ export function LinePage({ director }: { director: boolean }) {
     <>
       <Heading title={line ? `${line.shortName}  ${line.title}` : "Line"} words={line?.line && facts(line)}>
         {director && (
+          <Link
+            className="btn btn-outline hairline h-9 min-h-0"
+            to={{ pathname: `/library/lines/${lineId}/edit`, search: kept }}
+          >
+            Facts
+          </Link>
+        )}
+        {director && (
           <button
             type="button"
             className="btn btn-outline hairline h-9 min-h-0"
@@ -61,12 +70,7 @@ export function LinePage({ director }: { director: boolean }) {
         </Link>
       </Heading>
       {typing && <TypeLine lineId={lineId} abc={notes.data?.abc ?? ""} onKept={() => setTyping(false)} />}
-      {!typing && !notes.data && (
-        <Empty>
-          Only facts are kept of this line: page, number, key, meter, tempo. Of a published book one holds no
-          rights to, that is all one should keep.
-        </Empty>
-      )}
+      {!typing && !notes.data && <FactsOnly lineId={lineId} director={director} />}
       {!typing && notes.data && <Reading lineId={lineId} notes={notes.data} director={director} />}
     </>
   );

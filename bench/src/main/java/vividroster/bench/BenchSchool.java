@@ -123,7 +123,7 @@ final class BenchSchool {
 
     private void fillLibrary() {
         Library library = server.bean(Library.class);
-        Book book = new Book(Ids.next(), "Tideline Method", "Winds");
+        Book book = new Book(Ids.next(), "Tideline Method", "Winds", true);
         library.addBook(programId, book);
         List<MilestoneOrder> orders = new ArrayList<>();
         for (int i = 1; i <= MILESTONES; i++) {

@@ -44,6 +44,13 @@ class ProgramWallTest {
         known.put("partnerCheckId", partnerCheck());
         known.put("demonstrationId", demonstration());
         known.put("lineId", lineWithNotes());
+        known.put(
+                "bookId",
+                theirs.director()
+                        .get("/api/books/lines/" + theirs.id("line"))
+                        .json()
+                        .path("bookId")
+                        .asString());
         List<String> leaks = new ArrayList<>();
         int read = 0;
         var paths = JsonMapper.builder()

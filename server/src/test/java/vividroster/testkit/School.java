@@ -183,7 +183,7 @@ public final class School {
 
     private void fillLibrary() {
         Library library = server.bean(Library.class);
-        Book book = new Book(Ids.next(), "Tideline Method", "Winds");
+        Book book = new Book(Ids.next(), "Tideline Method", "Winds", true);
         library.addBook(programId, book);
         line(library, book, "line", 1, "First light");
         line(library, book, "line 2", 2, "Two gulls");

@@ -15,6 +15,31 @@ public record Notated(int halvings, int dots, int actual, int normal) {
     private static final int WHOLE = 4 * Beats.PER_BEAT;
     private static final int[][] GROUPS = {{1, 1}, {3, 2}, {5, 4}, {7, 4}, {2, 3}, {4, 3}, {6, 4}};
 
+    private static final List<String> NAMES =
+            List.of("whole", "half", "quarter", "eighth", "16th", "32nd", "64th", "128th");
+
+    /** For example "dotted quarter" or "eighth triplet". */
+    public String name() {
+        String before = dots == 2 ? "double-dotted " : dots == 1 ? "dotted " : "";
+        String group = actual == 1 ? "" : actual == 3 ? " triplet" : " in a group of " + actual;
+        return before + NAMES.get(halvings) + group;
+    }
+
+    /** The inverse of {@link #name()}. */
+    public static Notated named(String name) {
+        for (int[] group : GROUPS) {
+            for (int dots = 0; dots <= 2; dots++) {
+                for (int halvings = 0; halvings < NAMES.size(); halvings++) {
+                    Notated value = new Notated(halvings, dots, group[0], group[1]);
+                    if (value.name().equals(name)) {
+                        return value;
+                    }
+                }
+            }
+        }
+        throw new IllegalArgumentException("a note value is named like \"dotted quarter\", was \"" + name + "\"");
+    }
+
     public Beats length() {
         long base = (long) WHOLE >> halvings;
         long dotted = dots == 2 ? base * 7 / 4 : dots == 1 ? base * 3 / 2 : base;

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import vividroster.core.music.Beats;
+import vividroster.core.music.Key;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Meter;
 import vividroster.core.music.Notated;
@@ -20,6 +21,8 @@ import vividroster.core.reading.Accidentals.Known;
  * what a line has beyond that is new for this section, whatever it is for others.
  */
 public record Vocabulary(Set<Thing> things) {
+
+    private static final String REST = " rest";
 
     public static final Vocabulary NOTHING = new Vocabulary(Set.of());
 
@@ -79,6 +82,22 @@ public record Vocabulary(Set<Thing> things) {
     public static Vocabulary of(Part written) {
         Set<Thing> things = new HashSet<>();
         walk(written, things);
+        return new Vocabulary(things);
+    }
+
+    /** What is known to be used where the notes themselves are not kept. @param values by name, a rest ends with " rest" */
+    public static Vocabulary ofFacts(
+            List<Pitch> written, List<String> values, Set<Sign> signs, Key writtenKey, Meter meter) {
+        Set<Thing> things = new HashSet<>();
+        written.forEach(pitch -> things.add(new NewNote(pitch.midi())));
+        for (String value : values) {
+            boolean rest = value.endsWith(REST);
+            things.add(new NewValue(
+                    Notated.named(rest ? value.substring(0, value.length() - REST.length()) : value), rest));
+        }
+        signs.forEach(sign -> things.add(new NewSign(sign)));
+        things.add(new NewKey(writtenKey.fifths()));
+        things.add(new NewMeter(meter));
         return new Vocabulary(things);
     }
 

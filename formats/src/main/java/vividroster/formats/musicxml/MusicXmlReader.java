@@ -5,11 +5,17 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.StringReader;
+import java.nio.charset.Charset;
+import java.nio.charset.IllegalCharsetNameException;
+import java.nio.charset.StandardCharsets;
+import java.nio.charset.UnsupportedCharsetException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.xml.parsers.ParserConfigurationException;
@@ -39,6 +45,8 @@ public final class MusicXmlReader {
     private static final int MOST_ENTRIES = 200;
     private static final int DEEPEST = 40;
 
+    private static final Pattern ENCODING = Pattern.compile("encoding=[\"']([^\"']{1,40})[\"']");
+
     private MusicXmlReader() {}
 
     /** @param topLine whether chords and further voices are reduced to the top line instead of refused */
@@ -46,11 +54,7 @@ public final class MusicXmlReader {
 
     /** @throws MusicXmlException with a sentence that says what is wrong */
     public static Score read(byte[] file, InstrumentCatalog catalog, Options options) {
-        if (file.length > MOST_BYTES) {
-            throw new MusicXmlException("The file is larger than 10 MB, more than any line of a method book.");
-        }
-        byte[] xml = file.length > 1 && file[0] == 'P' && file[1] == 'K' ? unpacked(file) : file;
-        ScorePartwise score = parsed(xml);
+        ScorePartwise score = parsed(plain(file));
         if (score.getPart().isEmpty()) {
             throw new MusicXmlException("The file has no part with notes.");
         }
@@ -70,6 +74,35 @@ public final class MusicXmlReader {
             }
         }
         return new Score(title(score), sounding, own);
+    }
+
+    private static byte[] plain(byte[] file) {
+        if (file.length > MOST_BYTES) {
+            throw new MusicXmlException("The file is larger than 10 MB, more than any line of a method book.");
+        }
+        return file.length > 1 && file[0] == 'P' && file[1] == 'K' ? unpacked(file) : file;
+    }
+
+    /**
+     * The file as text to be kept, unpacked where it was compressed, in UTF-8 whatever it was.
+     *
+     * @throws MusicXmlException when it cannot be unpacked or its encoding is not known
+     */
+    public static String text(byte[] file) {
+        byte[] xml = plain(file);
+        boolean wide = xml.length > 1 && (xml[0] == (byte) 0xFE || xml[0] == (byte) 0xFF);
+        String begin = new String(xml, 0, Math.min(xml.length, 200), StandardCharsets.ISO_8859_1);
+        Matcher said = ENCODING.matcher(begin);
+        try {
+            Charset charset = wide
+                    ? StandardCharsets.UTF_16
+                    : said.find() ? Charset.forName(said.group(1)) : StandardCharsets.UTF_8;
+            String text = new String(xml, charset);
+            return ENCODING.matcher(text.startsWith("\uFEFF") ? text.substring(1) : text)
+                    .replaceFirst("encoding=\"UTF-8\"");
+        } catch (IllegalCharsetNameException | UnsupportedCharsetException e) {
+            throw new MusicXmlException("The file is no MusicXML that can be read: its encoding is not known.", e);
+        }
     }
 
     /** Signs in any part hold for all. */

@@ -116,7 +116,7 @@ final class DemoLibrary {
         Map<String, Book> volumes = new HashMap<>();
         for (CSVRecord row : DemoFiles.rows("lines")) {
             Book book = volumes.computeIfAbsent(row.get("volume"), volume -> {
-                Book added = new Book(Ids.next(), "Tideline Method", volume);
+                Book added = new Book(Ids.next(), "Tideline Method", volume, true);
                 library.addBook(programId, added);
                 return added;
             });

@@ -117,6 +117,57 @@ public class Library {
         shelves.insertBook(programId, book);
     }
 
+    /** @throws Problem when another book has that title and volume, or there is no such book */
+    @Transactional
+    public void reviseBook(UUID programId, Book book) {
+        boolean taken = books(programId).values().stream()
+                .anyMatch(other -> !other.id().equals(book.id()) && other.name().equalsIgnoreCase(book.name()));
+        if (taken) {
+            throw Problem.conflict("There is a book \"" + book.name() + "\" already.");
+        }
+        if (!shelves.putBook(programId, book)) {
+            throw Problem.notFound("The library has no such book.");
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public Book book(UUID programId, UUID bookId) {
+        return Optional.ofNullable(books(programId).get(bookId))
+                .orElseThrow(() -> Problem.notFound("The library has no such book."));
+    }
+
+    /** A new line of a book, passed by one good try. */
+    public static Milestone newLine(UUID id, int number, String title) {
+        return LineEditing.milestone(id, number, title);
+    }
+
+    /** Puts a line behind everything that stands on the shelf. */
+    @Transactional
+    public void addLineAtEnd(UUID programId, Milestone milestone, LineFacts line) {
+        addLine(programId, milestone, line, shelves.findLastShelfOrder(programId) + 1);
+    }
+
+    /**
+     * Keeps a line's title and facts in place of those it had.
+     *
+     * @throws Problem when somebody else edited it in the meantime
+     */
+    @Transactional
+    public void reviseLine(UUID programId, Milestone now, Milestone next, LineFacts line) {
+        boolean renamed = !next.title().equals(now.title()) || !next.shortName().equals(now.shortName());
+        if (renamed && !shelves.putNextVersion(programId, next)) {
+            throw Problem.conflict("\"" + next.title()
+                    + "\" was edited by someone else in the meantime; load it again. Nothing was changed.");
+        }
+        shelves.putLine(programId, line);
+    }
+
+    /** Facts that follow from notes just kept. */
+    @Transactional
+    public void putFacts(UUID programId, LineFacts line) {
+        shelves.putLine(programId, line);
+    }
+
     @Transactional
     public void addLine(UUID programId, Milestone milestone, LineFacts line, int shelfOrder) {
         shelves.insertMilestone(programId, milestone, shelfOrder);

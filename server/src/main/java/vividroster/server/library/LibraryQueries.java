@@ -26,6 +26,8 @@ import vividroster.core.music.Bpm;
 import vividroster.core.music.Key;
 import vividroster.core.music.Meter;
 import vividroster.core.music.Mode;
+import vividroster.core.music.Pitch;
+import vividroster.core.reading.Vocabulary.Sign;
 import vividroster.server.platform.Rows;
 
 /** Reads the library. */
@@ -226,7 +228,8 @@ class LibraryQueries {
     }
 
     List<Book> findBooks(UUID programId) {
-        return jdbc.sql("select id, title, volume from book where program_id = :programId order by title, volume desc")
+        return jdbc.sql(
+                        "select id, title, volume, notes_kept from book where program_id = :programId order by title, volume desc")
                 .param("programId", programId)
                 .query(Book.class)
                 .list();
@@ -236,7 +239,7 @@ class LibraryQueries {
         return jdbc
                 .sql("""
                         select milestone_id, book_id, page, number, concert_fifths, mode, meter_count, meter_unit, tempo_bpm,
-                               measures, played_measures
+                               measures, played_measures, notes_used, values_introduced, signs_introduced, roadmap
                         from line
                         where program_id = :programId and milestone_id = any(:ids)
                         """)
@@ -251,7 +254,7 @@ class LibraryQueries {
     List<LineFacts> findLinesOf(UUID programId, UUID bookId) {
         return jdbc.sql("""
                         select milestone_id, book_id, page, number, concert_fifths, mode, meter_count, meter_unit, tempo_bpm,
-                               measures, played_measures
+                               measures, played_measures, notes_used, values_introduced, signs_introduced, roadmap
                         from line
                         where program_id = :programId and book_id = :bookId
                         """)
@@ -271,7 +274,14 @@ class LibraryQueries {
                 new Meter(row.getInt("meter_count"), row.getInt("meter_unit")),
                 new Bpm(row.getInt("tempo_bpm")),
                 row.getInt("measures"),
-                row.getInt("played_measures"));
+                row.getInt("played_measures"),
+                new LineDetails(
+                        Rows.texts(row, "notes_used").stream().map(Pitch::named).toList(),
+                        Rows.texts(row, "values_introduced"),
+                        Rows.texts(row, "signs_introduced").stream()
+                                .map(Sign::valueOf)
+                                .collect(Collectors.toSet()),
+                        row.getString("roadmap")));
     }
 
     Map<UUID, TestFacts> findTests(UUID programId, Collection<UUID> ids) {

@@ -20,4 +20,20 @@ public record LineFacts(
         Meter meter,
         Bpm tempo,
         int measures,
-        int playedMeasures) {}
+        int playedMeasures,
+        LineDetails details) {
+
+    /** Of a line whose notes are kept, or of which nothing more is known. */
+    public LineFacts(
+            UUID milestoneId,
+            UUID bookId,
+            int page,
+            int number,
+            Key concertKey,
+            Meter meter,
+            Bpm tempo,
+            int measures,
+            int playedMeasures) {
+        this(milestoneId, bookId, page, number, concertKey, meter, tempo, measures, playedMeasures, LineDetails.NONE);
+    }
+}

@@ -80,7 +80,7 @@ public record MilestoneView(
         Book book = books.get(line.bookId());
         return new LineView(
                 line.bookId(),
-                book == null ? "" : book.title() + ", " + book.volume(),
+                book == null ? "" : book.name(),
                 line.page(),
                 line.number(),
                 line.concertKey().name(),

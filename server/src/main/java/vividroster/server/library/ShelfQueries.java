@@ -8,6 +8,7 @@ import vividroster.core.curriculum.BeltSlot;
 import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.music.Pitch;
 
 /** Puts things on the library's shelves. */
 @Repository
@@ -129,22 +130,58 @@ class ShelfQueries {
     }
 
     void insertBook(UUID programId, Book book) {
-        jdbc.sql("insert into book (program_id, id, title, volume) values (:programId, :id, :title, :volume)")
+        jdbc.sql("""
+                insert into book (program_id, id, title, volume, notes_kept)
+                values (:programId, :id, :title, :volume, :notesKept)
+                """)
                 .param("programId", programId)
                 .param("id", book.id())
                 .param("title", book.title())
                 .param("volume", book.volume())
+                .param("notesKept", book.notesKept())
                 .update();
     }
 
+    /** False when there is no such book. */
+    boolean putBook(UUID programId, Book book) {
+        return jdbc.sql("""
+                        update book set title = :title, volume = :volume, notes_kept = :notesKept
+                        where program_id = :programId and id = :id
+                        """)
+                        .param("programId", programId)
+                        .param("id", book.id())
+                        .param("title", book.title())
+                        .param("volume", book.volume())
+                        .param("notesKept", book.notesKept())
+                        .update()
+                == 1;
+    }
+
+    /** Puts the facts of a line in the place of those it had. */
+    void putLine(UUID programId, LineFacts line) {
+        bound(jdbc.sql("""
+                update line
+                set book_id = :bookId, page = :page, number = :number, concert_fifths = :fifths, mode = :mode,
+                    meter_count = :count, meter_unit = :unit, tempo_bpm = :tempo, measures = :measures,
+                    played_measures = :playedMeasures, notes_used = :notes, values_introduced = :values,
+                    signs_introduced = :signs, roadmap = :roadmap
+                where program_id = :programId and milestone_id = :milestoneId
+                """), programId, line).update();
+    }
+
     void insertLine(UUID programId, LineFacts line) {
-        jdbc.sql("""
+        bound(jdbc.sql("""
                 insert into line (program_id, milestone_id, book_id, page, number, concert_fifths, mode, meter_count,
-                                  meter_unit, tempo_bpm, measures, played_measures)
+                                  meter_unit, tempo_bpm, measures, played_measures, notes_used, values_introduced,
+                                  signs_introduced, roadmap)
                 values (:programId, :milestoneId, :bookId, :page, :number, :fifths, :mode, :count, :unit, :tempo,
-                        :measures, :playedMeasures)
-                """)
-                .param("programId", programId)
+                        :measures, :playedMeasures, :notes, :values, :signs, :roadmap)
+                """), programId, line).update();
+    }
+
+    private static JdbcClient.StatementSpec bound(JdbcClient.StatementSpec sql, UUID programId, LineFacts line) {
+        LineDetails details = line.details();
+        return sql.param("programId", programId)
                 .param("milestoneId", line.milestoneId())
                 .param("bookId", line.bookId())
                 .param("page", line.page())
@@ -156,7 +193,17 @@ class ShelfQueries {
                 .param("tempo", line.tempo().value())
                 .param("measures", line.measures())
                 .param("playedMeasures", line.playedMeasures())
-                .update();
+                .param(
+                        "notes",
+                        details.notesUsed().stream().map(Pitch::toString).toArray(String[]::new))
+                .param("values", details.valuesIntroduced().toArray(String[]::new))
+                .param(
+                        "signs",
+                        details.signsIntroduced().stream()
+                                .map(Enum::name)
+                                .sorted()
+                                .toArray(String[]::new))
+                .param("roadmap", details.roadmap());
     }
 
     void insertTest(UUID programId, TestFacts test) {

@@ -20,6 +20,7 @@ import vividroster.formats.abc.AbcException;
 import vividroster.formats.abc.AbcReader;
 import vividroster.formats.musicxml.MusicXmlException;
 import vividroster.formats.musicxml.MusicXmlReader;
+import vividroster.server.library.Book;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.platform.Problem;
@@ -60,9 +61,16 @@ public class LineNotations {
         if (file.length == 0) {
             throw Problem.input("file", "Nothing was sent.");
         }
-        String begin = new String(file, 0, Math.min(file.length, 200), StandardCharsets.UTF_8).stripLeading();
-        boolean xml = begin.startsWith("<") || begin.startsWith("\uFEFF<") || begin.startsWith("PK");
-        return xml ? readXml(file, topLine) : readAbc(new String(file, StandardCharsets.UTF_8));
+        return isXml(file) ? readXml(file, topLine) : readAbc(new String(file, StandardCharsets.UTF_8));
+    }
+
+    /** Whether a file is MusicXML, plain or compressed, told by its content; else it is taken for ABC. */
+    static boolean isXml(byte[] file) {
+        boolean wide = file.length > 1 && (file[0] == (byte) 0xFE || file[0] == (byte) 0xFF);
+        String begin = new String(
+                        file, 0, Math.min(file.length, 200), wide ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8)
+                .stripLeading();
+        return begin.startsWith("<") || begin.startsWith("\uFEFF<") || begin.startsWith("PK");
     }
 
     private Score readXml(byte[] file, boolean topLine) {
@@ -84,6 +92,12 @@ public class LineNotations {
     /** The facts of a line, told from its notes. */
     public LineFacts facts(UUID lineId, UUID bookId, int page, int number, Source source) {
         Part part = score(source).sounding();
+        int played;
+        try {
+            played = Numbering.played(part, Roadmap.of(part, Roadmap.Options.USUAL));
+        } catch (Roadmap.RoadmapException e) {
+            throw Problem.input("abc", "Measure " + e.measure() + ": " + e.getMessage() + ".");
+        }
         return new LineFacts(
                 lineId,
                 bookId,
@@ -92,8 +106,8 @@ public class LineNotations {
                 part.key(),
                 part.meter(),
                 part.tempo().orElse(Readers.WITHOUT_MARK),
-                Numbering.printed(part),
-                Numbering.played(part, Roadmap.of(part, Roadmap.Options.USUAL)));
+                Math.max(1, Numbering.printed(part)),
+                Math.max(1, played));
     }
 
     /** The notes of a line; empty where only facts are kept. */
@@ -123,13 +137,29 @@ public class LineNotations {
         return queries.findWithNotes(programId);
     }
 
-    /** Keeps the notes of a line. @throws Problem when they cannot be read, or it is no line */
+    /**
+     * Keeps the notes of a line, and with them the facts that follow.
+     *
+     * @throws Problem when they cannot be read, it is no line, or of its book facts alone may be kept
+     */
     @Transactional
     public void keep(UUID programId, UUID accountId, UUID lineId, Source source) {
         if (library.milestone(programId, lineId).kind() != MilestoneKind.LINE) {
             throw Problem.input("lineId", "Only a line of a book has notes.");
         }
-        score(source);
+        LineFacts line = library.line(programId, lineId);
+        mayKeepNotes(library.book(programId, line.bookId()));
+        library.putFacts(programId, facts(lineId, line.bookId(), line.page(), line.number(), source));
         queries.put(programId, lineId, source, accountId);
+    }
+
+    /** @throws Problem when of this book facts alone may be kept */
+    static void mayKeepNotes(Book book) {
+        if (!book.notesKept()) {
+            throw Problem.input(
+                    "lineId",
+                    "Of \"" + book.name() + "\" facts alone are kept. Say first, with the book, that its notes are"
+                            + " your own, free of rights or licensed.");
+        }
     }
 }

@@ -4,7 +4,6 @@ import java.util.Locale;
 import java.util.Optional;
 import vividroster.core.music.Key;
 import vividroster.core.music.Mode;
-import vividroster.core.music.Notated;
 import vividroster.core.reading.Fingers.Taken;
 import vividroster.core.reading.Vocabulary.First;
 import vividroster.core.reading.Vocabulary.NewKey;
@@ -17,8 +16,6 @@ import vividroster.core.reading.Vocabulary.Thing;
 
 /** What is new to a section, in words. */
 final class NewWording {
-
-    private static final String[] VALUES = {"whole", "half", "quarter", "eighth", "16th", "32nd", "64th", "128th"};
 
     private NewWording() {}
 
@@ -38,7 +35,7 @@ final class NewWording {
                 first.pitch().name()
                         + taken.map(t -> ", " + DemandWording.fingering(t.fingering()))
                                 .orElse("");
-            case NewValue value -> value(value.value()) + (value.rest() ? " rest" : "");
+            case NewValue value -> value.value().name() + (value.rest() ? " rest" : "");
             case NewSign sign -> sign(sign.sign());
             case NewKey key -> signature(key.fifths());
             case NewMeter meter -> meter.meter().toString();
@@ -51,16 +48,6 @@ final class NewWording {
         String count =
                 signs == 0 ? "no sharps or flats" : signs + (fifths > 0 ? " sharp" : " flat") + (signs == 1 ? "" : "s");
         return count + ", as in " + key;
-    }
-
-    private static String value(Notated value) {
-        String dots = value.dots() == 2 ? "double-dotted " : value.dots() == 1 ? "dotted " : "";
-        String group = switch (value.actual()) {
-            case 1 -> "";
-            case 3 -> " triplet";
-            default -> " in a group of " + value.actual();
-        };
-        return dots + VALUES[value.halvings()] + group;
     }
 
     private static String sign(Sign sign) {

@@ -15,11 +15,18 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.Instrument;
+import vividroster.core.music.Beats;
+import vividroster.core.music.Measure;
+import vividroster.core.music.Note;
+import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.music.Spelling;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.roster.Seat;
 import vividroster.core.season.MilestoneOrder;
+import vividroster.server.library.Library;
+import vividroster.server.library.LineDetails;
+import vividroster.server.library.LineFacts;
 import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.office.Office;
@@ -37,15 +44,17 @@ class Tracks {
     private final Orders orders;
     private final Rosters rosters;
     private final Office office;
+    private final Library library;
     private final LineNotations notations;
     private final Readers readers;
     private final Cache<Page, Vocabulary> pages =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
-    Tracks(Orders orders, Rosters rosters, Office office, LineNotations notations, Readers readers) {
+    Tracks(Orders orders, Rosters rosters, Office office, Library library, LineNotations notations, Readers readers) {
         this.orders = orders;
         this.rosters = rosters;
         this.office = office;
+        this.library = library;
         this.notations = notations;
         this.readers = readers;
     }
@@ -71,13 +80,14 @@ class Tracks {
                 .map(Seat::instrument)
                 .collect(Collectors.toCollection(LinkedHashSet::new));
         List<MilestoneOrder> set = orders.reaching(programId, List.of(classId));
-        Map<UUID, Source> sources = notations.sources(
-                programId, set.stream().map(MilestoneOrder::milestoneId).collect(Collectors.toSet()));
+        Set<UUID> ids = set.stream().map(MilestoneOrder::milestoneId).collect(Collectors.toSet());
+        Map<UUID, Source> sources = notations.sources(programId, ids);
+        Map<UUID, LineFacts> facts = library.lines(programId, ids);
         Map<String, Vocabulary> met = new HashMap<>();
         for (String code : instruments) {
             Instrument instrument = readers.withCode(code);
             if (instrument.pitched()) {
-                met.put(code, met(lineId, instrument, classId, today, set, sources, stage, conventions));
+                met.put(code, met(lineId, instrument, classId, today, set, sources, facts, stage, conventions));
             }
         }
         return new Track(instruments, met);
@@ -90,6 +100,7 @@ class Tracks {
             LocalDate today,
             Collection<MilestoneOrder> set,
             Map<UUID, Source> sources,
+            Map<UUID, LineFacts> facts,
             Stage stage,
             Conventions conventions) {
         List<MilestoneOrder> own = set.stream()
@@ -103,13 +114,33 @@ class Tracks {
         Vocabulary met = Vocabulary.NOTHING;
         for (MilestoneOrder order : own) {
             Source source = sources.get(order.milestoneId());
-            if (source != null
+            LineFacts known = facts.get(order.milestoneId());
+            if (known != null
                     && order.setOn().isBefore(until)
                     && !order.milestoneId().equals(lineId)) {
-                met = met.plus(page(source, instrument, stage, conventions));
+                met = met.plus(
+                        source == null
+                                ? facts(known, instrument, stage, conventions)
+                                : page(source, instrument, stage, conventions));
             }
         }
         return met;
+    }
+
+    /** A line known by facts alone: its notes in the octave that fits. */
+    private Vocabulary facts(LineFacts line, Instrument instrument, Stage stage, Conventions conventions) {
+        LineDetails details = line.details();
+        List<Note> notes =
+                details.notesUsed().stream().map(p -> Note.of(p, Beats.of(1))).toList();
+        List<Measure> measures = List.of(Measure.of(1, notes.isEmpty() ? List.of(Note.rest(Beats.of(1))) : notes));
+        Part written = readers.fitted(
+                        new Score("", new Part(line.concertKey(), line.meter(), Optional.empty(), measures)),
+                        instrument,
+                        stage,
+                        conventions)
+                .part();
+        return Vocabulary.ofFacts(
+                written.pitches(), details.valuesIntroduced(), details.signsIntroduced(), written.key(), line.meter());
     }
 
     private Vocabulary page(Source source, Instrument instrument, Stage stage, Conventions conventions) {

@@ -1,0 +1,51 @@
+package vividroster.server.lines;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.MediaType;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RequestPart;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+import vividroster.server.lines.BookImport.ImportView;
+import vividroster.server.lines.BookImport.Upload;
+import vividroster.server.platform.SignedIn;
+
+@RestController
+@RequestMapping("/api/books/{bookId}/import")
+class BookImportController {
+
+    private final BookImport imports;
+
+    BookImportController(BookImport imports) {
+        this.imports = imports;
+    }
+
+    @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(
+            operationId = "importLines",
+            summary = "Lines of a book from ABC and MusicXML files: looked at, or the good ones kept")
+    ImportView take(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID bookId,
+            @RequestPart("file") List<MultipartFile> files,
+            @RequestParam(defaultValue = "1") int firstPage,
+            @RequestParam(defaultValue = "false") boolean keep)
+            throws IOException {
+        List<Upload> uploads = new ArrayList<>();
+        for (MultipartFile file : files) {
+            uploads.add(new Upload(
+                    file.getOriginalFilename() == null ? "file" : file.getOriginalFilename(), file.getBytes()));
+        }
+        return imports.take(person.programId(), person.accountId(), bookId, uploads, firstPage, keep);
+    }
+}
