@@ -1,5 +1,6 @@
 package vividroster.core.music;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -36,6 +37,25 @@ public record Key(int fifths, Mode mode) {
             throw new IllegalArgumentException("a key signs the letters A to G, not " + letter);
         }
         return fifths > place ? 1 : -fifths > 6 - place ? -1 : 0;
+    }
+
+    /** The tonic's letter. */
+    public char tonic() {
+        return "FCGDAEB".charAt(Math.floorMod(fifths + 1 + (mode == Mode.MINOR ? 3 : 0), 7));
+    }
+
+    /** The scale as signed, within closed bounds, upward; a minor key without its raised degrees. */
+    public List<Pitch> scale(Pitch low, Pitch high) {
+        List<Pitch> scale = new ArrayList<>();
+        for (int octave = 0; octave <= 9; octave++) {
+            for (char letter : "CDEFGAB".toCharArray()) {
+                Pitch pitch = new Pitch(letter, alterOf(letter), octave);
+                if (pitch.midi() >= low.midi() && pitch.midi() <= high.midi()) {
+                    scale.add(pitch);
+                }
+            }
+        }
+        return scale;
     }
 
     /** For example "B-flat major". */

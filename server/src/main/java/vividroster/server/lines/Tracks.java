@@ -73,12 +73,8 @@ class Tracks {
 
     @Transactional(readOnly = true)
     Track of(UUID programId, UUID classId, UUID lineId, Stage stage, Conventions conventions) {
-        rosters.schoolClass(programId, classId);
+        Set<String> instruments = instruments(programId, classId);
         LocalDate today = office.today(programId);
-        Set<String> instruments = rosters.seatsOn(programId, today).stream()
-                .filter(seat -> seat.classId().equals(classId))
-                .map(Seat::instrument)
-                .collect(Collectors.toCollection(LinkedHashSet::new));
         List<MilestoneOrder> set = orders.reaching(programId, List.of(classId));
         Set<UUID> ids = set.stream().map(MilestoneOrder::milestoneId).collect(Collectors.toSet());
         Map<UUID, Source> sources = notations.sources(programId, ids);
@@ -91,6 +87,16 @@ class Tracks {
             }
         }
         return new Track(instruments, met);
+    }
+
+    /** Codes of the instruments a class has today. */
+    @Transactional(readOnly = true)
+    Set<String> instruments(UUID programId, UUID classId) {
+        rosters.schoolClass(programId, classId);
+        return rosters.seatsOn(programId, office.today(programId)).stream()
+                .filter(seat -> seat.classId().equals(classId))
+                .map(Seat::instrument)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     private Vocabulary met(

@@ -1,0 +1,187 @@
+package vividroster.server.lines;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.instrument.Family;
+import vividroster.core.instrument.Instrument;
+import vividroster.core.music.Key;
+import vividroster.core.music.Pitch;
+import vividroster.core.music.Score;
+import vividroster.core.reading.HotSpots;
+import vividroster.core.reading.Reading;
+import vividroster.core.reading.Vocabulary;
+import vividroster.core.season.MilestoneOrder;
+import vividroster.core.warmup.WarmUp;
+import vividroster.core.warmup.WarmUpMusic;
+import vividroster.server.checks.Checks;
+import vividroster.server.lines.LineNotations.Source;
+import vividroster.server.lines.Readers.Stage;
+import vividroster.server.lines.Tracks.Track;
+import vividroster.server.platform.Problem;
+import vividroster.server.roster.ClassShape;
+import vividroster.server.roster.Rosters;
+import vividroster.server.season.Orders;
+
+/** The warm-up of a class: proposed from the week's lines, or as the director put and kept it. */
+@Service
+class WarmUps {
+
+    private static final int DAYS = 6;
+    private static final int MOST_NEW_NOTES = 4;
+    private static final int MOST_PARTS = 12;
+
+    private final WarmUpQueries queries;
+    private final Orders orders;
+    private final Rosters rosters;
+    private final Checks checks;
+    private final LineNotations notations;
+    private final Readers readers;
+    private final Tracks tracks;
+    private final Conventions.Chosen chosen;
+
+    WarmUps(
+            WarmUpQueries queries,
+            Orders orders,
+            Rosters rosters,
+            Checks checks,
+            LineNotations notations,
+            Readers readers,
+            Tracks tracks,
+            Conventions.Chosen chosen) {
+        this.queries = queries;
+        this.orders = orders;
+        this.rosters = rosters;
+        this.checks = checks;
+        this.notations = notations;
+        this.readers = readers;
+        this.tracks = tracks;
+        this.chosen = chosen;
+    }
+
+    /** @param kept whether it is the director's own; instruments of the class, in score order, pitched ones only */
+    record Plan(
+            String className,
+            boolean kept,
+            WarmUp.Order order,
+            List<WarmUp.Part> parts,
+            List<Instrument> instruments) {}
+
+    @Transactional(readOnly = true)
+    Plan of(UUID programId, UUID classId, LocalDate monday, double minutes) {
+        WarmUp.Order order = "long-tones-first".equals(checks.choices(programId).get("warm-up"))
+                ? WarmUp.Order.LONG_TONES_FIRST
+                : WarmUp.Order.SLURS_FIRST;
+        List<Instrument> instruments = instruments(programId, classId);
+        List<WarmUp.Part> kept = queries.find(programId, classId, monday);
+        try {
+            List<WarmUp.Part> parts =
+                    kept.isEmpty() ? WarmUp.plan(week(programId, classId, monday, instruments), order, minutes) : kept;
+            return new Plan(rosters.schoolClass(programId, classId).name(), !kept.isEmpty(), order, parts, instruments);
+        } catch (IllegalArgumentException e) {
+            throw Problem.input("minutes", "A warm-up has 1 to 30 minutes.");
+        }
+    }
+
+    @Transactional
+    void keep(UUID programId, UUID accountId, UUID classId, LocalDate monday, List<WarmUp.Part> parts) {
+        rosters.schoolClass(programId, classId);
+        if (parts.isEmpty() || parts.size() > MOST_PARTS) {
+            throw Problem.input("parts", "A warm-up has 1 to " + MOST_PARTS + " parts.");
+        }
+        queries.put(programId, classId, monday, parts, accountId);
+    }
+
+    @Transactional
+    void forget(UUID programId, UUID classId, LocalDate monday) {
+        rosters.schoolClass(programId, classId);
+        queries.delete(programId, classId, monday);
+    }
+
+    /** A part written out for every section of the class, at concert pitch. */
+    @Transactional(readOnly = true)
+    Score written(UUID programId, UUID classId, LocalDate monday, WarmUp.Part part, Stage stage, String title) {
+        List<Instrument> instruments = instruments(programId, classId);
+        if (instruments.isEmpty()) {
+            throw Problem.notFound("Nobody in this class reads pitches, so there is nothing to write out.");
+        }
+        boolean oneSyllable = "one-syllable".equals(checks.choices(programId).get("articulation-words"));
+        WarmUp.Week week = week(programId, classId, monday, instruments);
+        return WarmUpMusic.of(
+                new WarmUpMusic.Wish(part.kind(), part.key(), part.minutes(), week.newNotes(), oneSyllable),
+                instruments.stream()
+                        .map(i -> new WarmUpMusic.Player(i, readers.range(i, stage), readers.chart(i)))
+                        .toList(),
+                title);
+    }
+
+    /** Beginners' classes stay in the first weeks' notes; an ensemble has the first year's. */
+    @Transactional(readOnly = true)
+    Stage stage(UUID programId, UUID classId) {
+        return rosters.schoolClass(programId, classId).shape() == ClassShape.FULL_ENSEMBLE
+                ? Stage.FIRST_YEAR
+                : Stage.BEGINNER;
+    }
+
+    private List<Instrument> instruments(UUID programId, UUID classId) {
+        Set<String> here = tracks.instruments(programId, classId);
+        return readers.pitched().stream().filter(i -> here.contains(i.code())).toList();
+    }
+
+    /** What the lines ordered for a week ask of the sections there are. */
+    private WarmUp.Week week(UUID programId, UUID classId, LocalDate monday, List<Instrument> instruments) {
+        Conventions conventions = chosen.of(programId);
+        Set<UUID> lines = orders.reaching(programId, List.of(classId)).stream()
+                .filter(o ->
+                        !o.setOn().isAfter(monday.plusDays(DAYS)) && !o.dueOn().isBefore(monday))
+                .map(MilestoneOrder::milestoneId)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        Map<UUID, Source> sources = notations.sources(programId, lines);
+        Map<Key, Integer> keys = new LinkedHashMap<>();
+        Map<String, Pitch> fresh = new LinkedHashMap<>();
+        Map<HotSpots.Reason, Set<String>> asked = new EnumMap<>(HotSpots.Reason.class);
+        for (UUID line : lines) {
+            Source source = sources.get(line);
+            if (source == null) {
+                continue;
+            }
+            Score score = notations.score(source);
+            keys.merge(score.sounding().key(), 1, Integer::sum);
+            Track track = tracks.of(programId, classId, line, Stage.FIRST_YEAR, conventions);
+            for (Instrument instrument : instruments) {
+                Reading reading =
+                        readers.read(score, instrument, Stage.FIRST_YEAR, conventions, track.of(instrument.code()));
+                reading.news().stream()
+                        .filter(first -> first.thing() instanceof Vocabulary.NewNote)
+                        .map(first -> first.pitch().soundingOn(instrument.transposition()))
+                        .forEach(p -> fresh.putIfAbsent(p.letter() + "" + p.alter(), p));
+                reading.hotSpots()
+                        .forEach(spot -> spot.reasons()
+                                .forEach(reason -> asked.computeIfAbsent(reason, r -> new HashSet<>())
+                                        .add(line + " " + spot.measure())));
+            }
+        }
+        Map<HotSpots.Reason, Integer> counts = new HashMap<>();
+        asked.forEach((reason, places) -> counts.put(reason, places.size()));
+        return new WarmUp.Week(
+                keys.entrySet().stream()
+                        .sorted(Map.Entry.<Key, Integer>comparingByValue(Comparator.reverseOrder()))
+                        .map(Map.Entry::getKey)
+                        .toList(),
+                new ArrayList<>(fresh.values()).subList(0, Math.min(MOST_NEW_NOTES, fresh.size())),
+                counts,
+                instruments.stream().allMatch(i -> i.family() == Family.STRING));
+    }
+}
