@@ -83,3 +83,7 @@ export type Book = Schemas["BookView"];
 export type LineFacts = Schemas["LineFactsView"];
 export type LineRequest = Schemas["LineRequest"];
 export type BookImport = Schemas["ImportView"];
+export type WarmUp = Schemas["WarmUpView"];
+export type WarmUpPart = WarmUp["parts"][number];
+export type WarmUpDraft = Schemas["WarmUpDraft"];
+export type WrittenPart = Schemas["WrittenPartView"];

@@ -22,6 +22,9 @@ const CheckEditPage = lazy(async () => ({
   default: (await import("../features/library/CheckEditPage")).CheckEditPage,
 }));
 const LinePage = lazy(async () => ({ default: (await import("../features/line/LinePage")).LinePage }));
+const WarmUpPage = lazy(async () => ({
+  default: (await import("../features/warmup/WarmUpPage")).WarmUpPage,
+}));
 const LineEditPage = lazy(async () => ({
   default: (await import("../features/library/LineEditPage")).LineEditPage,
 }));
@@ -62,6 +65,7 @@ export function App() {
       <Suspense fallback={<Skeleton rows={9} />}>
         <Routes>
           <Route path="/podium" element={<PodiumPage />} />
+          <Route path="/podium/warm-up" element={<WarmUpPage director={me.data.role === "DIRECTOR"} />} />
           <Route path="/season" element={<SeasonPage director={me.data.role === "DIRECTOR"} />} />
           <Route path="/season/sheet" element={<OrderSheetPage />} />
           <Route path="/library" element={<LibraryPage director={me.data.role === "DIRECTOR"} />} />

@@ -9,6 +9,7 @@ import { AllHeard } from "./AllHeard";
 import { BeltStripOfStudent } from "./BeltStripOfStudent";
 import { CriteriaMarks } from "./CriteriaMarks";
 import { ExcuseReasons } from "./ExcuseReasons";
+import { HeardLine } from "./HeardLine";
 import { LineCard } from "./LineCard";
 import { OutcomeKeys } from "./OutcomeKeys";
 import { TriesSoFar } from "./TriesSoFar";
@@ -91,6 +92,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
         </span>
       </div>
       <LineCard milestone={run.milestone} player={player} />
+      {run.milestone.line && <HeardLine lineId={run.milestone.line.lineId} player={player} />}
       {isCheck && variants.offered.length > 0 && (
         <div className="mb-3 flex flex-wrap items-center gap-x-3">
           <span className="soft">Uses</span>

@@ -19,7 +19,9 @@ import { RoadmapRibbon } from "./RoadmapRibbon";
 import { TrapList } from "./TrapList";
 import { TypeLine } from "./TypeLine";
 
-const Staff = lazy(() => import("./Staff"));
+/** The renderer comes while the notes are still on their way. */
+const renderer = import("./Staff");
+const Staff = lazy(() => renderer);
 
 /** One line: as the section chosen reads it, the way through it, what misleads, what it asks, and how it sounds. */
 export function LinePage({ director }: { director: boolean }) {

@@ -11,7 +11,9 @@ import { keptLadderQuery, ladderQuery, lineNotesQuery } from "./line.queries";
 import { LadderSteps } from "./PracticeLadder";
 import { TrapList } from "./TrapList";
 
-const Staff = lazy(() => import("./Staff"));
+/** The renderer comes while the notes are still on their way. */
+const renderer = import("./Staff");
+const Staff = lazy(() => renderer);
 const MINUTES = 8;
 
 /** One sheet for a section: the line with fingerings, brief, traps and the ladder. */

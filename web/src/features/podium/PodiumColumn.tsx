@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { PodiumClass } from "../../api/types";
 import { duration, weekday } from "../../app/days";
+import { OpenWith } from "./OpenWith";
 import { familyHue, scopeSearch, tutti, useScope } from "../../app/scope";
 
 interface Props {
@@ -12,7 +13,7 @@ interface Props {
 
 /** One class of the day: its sections, what is taught, whom to hear and who needs looking after. */
 export function PodiumColumn({ podiumClass: c, day }: Props) {
-  const { search } = useScope();
+  const { search, week } = useScope();
   const inClass = (change: Parameters<typeof scopeSearch>[1] = {}) =>
     scopeSearch(search, { ...tutti, class: c.classId, ...change });
   return (
@@ -51,6 +52,9 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
           </ul>
         </Part>
       )}
+      <Part name="Open with">
+        <OpenWith classId={c.classId} week={week} search={inClass()} />
+      </Part>
       <Part name="Teach">
         {c.teach.length === 0 && <p className="soft">Nothing is set for this week.</p>}
         <ul className="grid gap-1">

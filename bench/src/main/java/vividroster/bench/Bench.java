@@ -27,6 +27,9 @@ public final class Bench {
         if (wanted.isEmpty() || wanted.contains("lines")) {
             LinesBench.run();
         }
+        if (wanted.isEmpty() || wanted.contains("notation")) {
+            NotationBench.run();
+        }
         System.exit(0);
     }
 }

@@ -1,6 +1,7 @@
 package vividroster.core.warmup;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import vividroster.core.instrument.BrassChart;
@@ -80,20 +81,22 @@ final class EasySlurs {
                 .findFirst();
     }
 
-    /** Three neighbouring tones of the chord that lie across a break where there is one. */
+    /** Three neighbouring tones of the chord across a break where there is one, from the root, near the middle. */
     private static void chord(Player player, int sounding, List<Measure> measures) {
         Key key = keyOf(sounding, player);
         List<Pitch> chord = key.scale(player.stage().low(), player.stage().high()).stream()
                 .filter(p -> List.of(0, 2, 4).contains(Math.floorMod(p.step() - stepOf(key), 7)))
                 .toList();
-        List<Pitch> best = chord.subList(0, Math.min(3, chord.size()));
+        List<List<Pitch>> threes = new ArrayList<>();
         for (int i = 0; i + 3 <= chord.size(); i++) {
-            List<Pitch> three = chord.subList(i, i + 3);
-            if (crosses(player.chart(), three)) {
-                best = three;
-                break;
-            }
+            threes.add(chord.subList(i, i + 3));
         }
+        int middle = (player.stage().low().midi() + player.stage().high().midi()) / 2;
+        List<Pitch> best = threes.stream()
+                .min(Comparator.comparingInt((List<Pitch> t) -> crosses(player.chart(), t) ? 0 : 1)
+                        .thenComparingInt(t -> t.getFirst().letter() == key.tonic() ? 0 : 1)
+                        .thenComparingInt(t -> Math.abs(t.get(1).midi() - middle)))
+                .orElse(chord);
         figure(best, "", measures);
     }
 
@@ -114,7 +117,7 @@ final class EasySlurs {
     /** Open string and three fingers, up and down; a section without that string takes the notes where it has them. */
     private static void pattern(Player player, int sounding, List<Measure> measures) {
         Key key = keyOf(sounding, player);
-        Pitch low = player.chart() instanceof StringChart strings
+        Optional<Pitch> open = player.chart() instanceof StringChart strings
                 ? strings.open().stream()
                         .filter(p -> Math.floorMod(
                                         p.midi()
@@ -124,9 +127,9 @@ final class EasySlurs {
                                         12)
                                 == sounding)
                         .findFirst()
-                        .orElse(player.stage().low())
-                : player.stage().low();
-        List<Pitch> scale = key.scale(low, player.stage().high());
+                : Optional.empty();
+        List<Pitch> scale =
+                key.scale(open.orElse(player.stage().low()), player.stage().high());
         int tonic = 0;
         while (tonic < scale.size() - 4 && scale.get(tonic).letter() != key.tonic()) {
             tonic++;
@@ -139,7 +142,7 @@ final class EasySlurs {
         measures.add(WarmUpMusic.measure(
                 measures.size() + 1,
                 List.of(begin(a, 1), end(b, 1), begin(c, 1), end(d, 1)),
-                a.letter() + (a.alter() < 0 ? "-flat" : "") + " string"));
+                open.isPresent() ? a.letter() + " string" : ""));
         measures.add(WarmUpMusic.measure(
                 measures.size() + 1, List.of(begin(c, 1), end(b, 1), WarmUpMusic.plain(a, 2, Slurs.NONE)), ""));
     }

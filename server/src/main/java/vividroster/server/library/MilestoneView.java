@@ -33,8 +33,9 @@ public record MilestoneView(
     public record CriterionView(
             int ordinal, String name, int topPoints, @Absent Integer floorPoints) {}
 
-    /** @param concertKey for example "B-flat major" */
+    /** @param lineId of a test the line it plays; concertKey for example "B-flat major" */
     public record LineView(
+            UUID lineId,
             UUID bookId,
             String book,
             int page,
@@ -79,6 +80,7 @@ public record MilestoneView(
     private static LineView lineView(LineFacts line, Map<UUID, Book> books) {
         Book book = books.get(line.bookId());
         return new LineView(
+                line.milestoneId(),
                 line.bookId(),
                 book == null ? "" : book.name(),
                 line.page(),

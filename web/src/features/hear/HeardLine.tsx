@@ -1,0 +1,48 @@
+import { useQuery } from "@tanstack/react-query";
+import { lazy, Suspense } from "react";
+import type { Player } from "../../api/types";
+import { bracketsOf, readingOf } from "../line/line";
+import { lineNotesQuery } from "../line/line.queries";
+
+const Staff = lazy(() => import("../line/Staff"));
+
+/** The line as the student in front of you reads it, traps bracketed; nothing where only facts are kept. */
+export function HeardLine({ lineId, player }: { lineId: string; player: Player }) {
+  const notes = useQuery(lineNotesQuery(lineId, player.instrument, undefined));
+  const reading = notes.data ? readingOf(notes.data.analysis, player.instrument) : undefined;
+  if (!notes.data || !reading) return null;
+  return (
+    <div
+      className="hairline mb-3 max-h-60 overflow-y-auto rounded-[10px] border-[1.5px] px-2 pb-4"
+      tabIndex={0}
+      role="region"
+      aria-label="The line"
+    >
+      <Suspense
+        fallback={
+          <div
+            role="status"
+            className="skeleton bg-base-200 h-32 rounded-md"
+            aria-label="Loading the notation"
+          />
+        }
+      >
+        <Staff
+          musicXml={notes.data.musicXml}
+          label={`Notation for ${player.instrumentName}`}
+          brackets={bracketsOf(reading)}
+        />
+      </Suspense>
+      {reading.traps.length > 0 && (
+        <p className="small mt-5">
+          {reading.traps.map((trap, i) => (
+            <span key={i}>
+              {i > 0 && " · "}
+              <b>{i + 1}</b> {trap.sentence}
+            </span>
+          ))}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,29 @@
+import { queryOptions } from "@tanstack/react-query";
+import { get, query } from "../../api/http";
+import type { WarmUp, WarmUpPart, WrittenPart } from "../../api/types";
+
+/** @param minutes there are, where none is kept */
+export const warmUpQuery = (classId: string | undefined, week: string | undefined, minutes: number) =>
+  queryOptions({
+    queryKey: ["season", "warm-up", classId, week, minutes],
+    queryFn: () => get<WarmUp>(`/api/warm-up${query({ classId, week, minutes })}`),
+    enabled: Boolean(classId),
+  });
+
+interface Wish {
+  classId: string;
+  week?: string;
+  part: WarmUpPart;
+  instrument?: string;
+}
+
+/** A part written out as a section reads it. */
+export const writtenPartQuery = ({ classId, week, part, instrument }: Wish) =>
+  queryOptions({
+    queryKey: ["season", "warm-up-part", classId, week, part.kind, part.minutes, part.key, instrument],
+    queryFn: () =>
+      get<WrittenPart>(
+        `/api/warm-up/part${query({ classId, week, kind: part.kind, minutes: part.minutes, key: part.key, instrument })}`,
+      ),
+    staleTime: 5 * 60_000,
+  });
