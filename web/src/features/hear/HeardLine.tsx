@@ -1,10 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense } from "react";
 import type { Player } from "../../api/types";
 import { bracketsOf, readingOf } from "../line/line";
 import { lineNotesQuery } from "../line/line.queries";
-
-const Staff = lazy(() => import("../line/Staff"));
+import { Notation } from "../line/Notation";
 
 /** The line as the student in front of you reads it, traps bracketed; nothing where only facts are kept. */
 export function HeardLine({ lineId, player }: { lineId: string; player: Player }) {
@@ -18,21 +16,11 @@ export function HeardLine({ lineId, player }: { lineId: string; player: Player }
       role="region"
       aria-label="The line"
     >
-      <Suspense
-        fallback={
-          <div
-            role="status"
-            className="skeleton bg-base-200 h-32 rounded-md"
-            aria-label="Loading the notation"
-          />
-        }
-      >
-        <Staff
-          musicXml={notes.data.musicXml}
-          label={`Notation for ${player.instrumentName}`}
-          brackets={bracketsOf(reading)}
-        />
-      </Suspense>
+      <Notation
+        musicXml={notes.data.musicXml}
+        label={`Notation for ${player.instrumentName}`}
+        brackets={bracketsOf(reading)}
+      />
       {reading.traps.length > 0 && (
         <p className="small mt-5">
           {reading.traps.map((trap, i) => (

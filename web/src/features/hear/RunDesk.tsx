@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { Link } from "react-router";
 import type { Evidence, Outcome, Player, Run } from "../../api/types";
 import { scopeSearch, useScope } from "../../app/scope";
@@ -9,7 +9,6 @@ import { AllHeard } from "./AllHeard";
 import { BeltStripOfStudent } from "./BeltStripOfStudent";
 import { CriteriaMarks } from "./CriteriaMarks";
 import { ExcuseReasons } from "./ExcuseReasons";
-import { HeardLine } from "./HeardLine";
 import { LineCard } from "./LineCard";
 import { OutcomeKeys } from "./OutcomeKeys";
 import { TriesSoFar } from "./TriesSoFar";
@@ -17,6 +16,9 @@ import { useVariants, VariantPick } from "./VariantPick";
 import { WhatToTry } from "./WhatToTry";
 import { markingOf, nextCriterion, outcomeWords, playerPlace } from "./run";
 import type { Excuse, useRun } from "./useRun";
+
+/** With the renderer, which comes only where a line is heard. */
+const HeardLine = lazy(async () => ({ default: (await import("./HeardLine")).HeardLine }));
 
 interface Props {
   run: Run;
@@ -92,7 +94,11 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
         </span>
       </div>
       <LineCard milestone={run.milestone} player={player} />
-      {run.milestone.line && <HeardLine lineId={run.milestone.line.lineId} player={player} />}
+      {run.milestone.line && (
+        <Suspense fallback={null}>
+          <HeardLine lineId={run.milestone.line.lineId} player={player} />
+        </Suspense>
+      )}
       {isCheck && variants.offered.length > 0 && (
         <div className="mb-3 flex flex-wrap items-center gap-x-3">
           <span className="soft">Uses</span>

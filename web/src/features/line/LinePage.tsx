@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useState } from "react";
+import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { LineNotes, Milestone } from "../../api/types";
 import { instrumentsQuery, libraryQuery, railQuery } from "../../app/queries";
@@ -18,10 +18,7 @@ import { LookPicker, type Look } from "./LookPicker";
 import { RoadmapRibbon } from "./RoadmapRibbon";
 import { TrapList } from "./TrapList";
 import { TypeLine } from "./TypeLine";
-
-/** The renderer comes while the notes are still on their way. */
-const renderer = import("./Staff");
-const Staff = lazy(() => renderer);
+import { Notation } from "./Notation";
 
 /** One line: as the section chosen reads it, the way through it, what misleads, what it asks, and how it sounds. */
 export function LinePage({ director }: { director: boolean }) {
@@ -32,11 +29,14 @@ export function LinePage({ director }: { director: boolean }) {
   const [typing, setTyping] = useState(false);
   const line = library.data?.milestones.find((m) => m.id === lineId);
   if (notes.isError) return <Failed error={notes.error} again={() => void notes.refetch()} />;
-  if (notes.isPending || !library.data) return <Skeleton rows={9} />;
+  if (notes.isPending) return <Skeleton rows={9} />;
   const kept = scopeSearch(search, {});
   return (
     <>
-      <Heading title={line ? `${line.shortName}  ${line.title}` : "Line"} words={line?.line && facts(line)}>
+      <Heading
+        title={line ? `${line.shortName}  ${line.title}` : (notes.data?.analysis.title ?? "Line")}
+        words={line?.line && facts(line)}
+      >
         {director && (
           <Link
             className="btn btn-outline hairline h-9 min-h-0"
@@ -113,23 +113,13 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
           label={`Fingers for ${name}`}
         />
       ) : (
-        <Suspense
-          fallback={
-            <div
-              role="status"
-              className="skeleton bg-base-200 h-40 rounded-md"
-              aria-label="Loading the notation"
-            />
-          }
-        >
-          <Staff
-            musicXml={musicXml}
-            label={`Notation for ${name}`}
-            brackets={bracketsOf(reading)}
-            sounding={analysis.order[place]?.index}
-            fingers={look === "BOTH" ? notes.fingers : undefined}
-          />
-        </Suspense>
+        <Notation
+          musicXml={musicXml}
+          label={`Notation for ${name}`}
+          brackets={bracketsOf(reading)}
+          sounding={analysis.order[place]?.index}
+          fingers={look === "BOTH" ? notes.fingers : undefined}
+        />
       )}
       <PlayBar analysis={analysis} reading={reading} onPlace={setPlace} />
       {analysis.fault ? (

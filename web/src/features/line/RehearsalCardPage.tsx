@@ -1,6 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
 import { Printer } from "lucide-react";
-import { lazy, Suspense } from "react";
 import { Link, useParams } from "react-router";
 import { libraryQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
@@ -10,10 +9,8 @@ import { bracketsOf, readingOf } from "./line";
 import { keptLadderQuery, ladderQuery, lineNotesQuery } from "./line.queries";
 import { LadderSteps } from "./PracticeLadder";
 import { TrapList } from "./TrapList";
+import { Notation } from "./Notation";
 
-/** The renderer comes while the notes are still on their way. */
-const renderer = import("./Staff");
-const Staff = lazy(() => renderer);
 const MINUTES = 8;
 
 /** One sheet for a section: the line with fingerings, brief, traps and the ladder. */
@@ -54,14 +51,12 @@ export function RehearsalCardPage() {
         </Button>
       </Heading>
       <div className="grid gap-5">
-        <Suspense fallback={<Skeleton rows={3} />}>
-          <Staff
-            musicXml={notes.data.musicXml}
-            label={`Notation for ${reading?.name ?? "concert pitch"}`}
-            brackets={bracketsOf(reading)}
-            fingers={notes.data.fingers}
-          />
-        </Suspense>
+        <Notation
+          musicXml={notes.data.musicXml}
+          label={`Notation for ${reading?.name ?? "concert pitch"}`}
+          brackets={bracketsOf(reading)}
+          fingers={notes.data.fingers}
+        />
         <Brief lineId={lineId} reading={reading} instrument={instrument} director={false} />
         <div className="grid gap-x-10 gap-y-5 lg:grid-cols-2 print:grid-cols-2">
           <section aria-label="Practice ladder">

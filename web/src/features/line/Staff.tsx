@@ -29,7 +29,7 @@ interface Spot {
   top: number;
 }
 
-interface Props {
+export interface StaffProps {
   musicXml: string;
   /** Fingerings to stand under the notes, by measure. */
   fingers?: readonly (readonly Finger[])[];
@@ -45,7 +45,7 @@ const BEATS_PER_WHOLE = 4;
 const FINGER_ROOM = 8;
 
 /** Notation, with brackets and labels under the staff; note-heads are never coloured by anything. */
-export default function Staff({ musicXml, label, brackets, sounding, fingers }: Props) {
+export default function Staff({ musicXml, label, brackets, sounding, fingers }: StaffProps) {
   const room = fingers && fingers.length > 0;
   const holder = useRef<HTMLDivElement>(null);
   const [boxes, setBoxes] = useState<readonly Box[]>([]);

@@ -1,13 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { lazy, Suspense, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
 import { post, Problem } from "../../api/http";
 import { useScope } from "../../app/scope";
 import { AreaField } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 import { previewQuery } from "./line.queries";
-
-const Staff = lazy(() => import("./Staff"));
+import { Notation } from "./Notation";
 
 const PAUSE = 250;
 const begun = "X:1\nT:\nM:4/4\nL:1/4\nQ:1/4=80\nK:Bb\n";
@@ -59,9 +58,7 @@ export function TypeLine({ lineId, abc, onKept }: { lineId: string; abc: string;
       </form>
       <div>
         {preview.data && (
-          <Suspense fallback={<div className="skeleton bg-base-200 h-40 rounded-md" />}>
-            <Staff musicXml={preview.data.musicXml} label="Preview of the line typed" brackets={[]} />
-          </Suspense>
+          <Notation musicXml={preview.data.musicXml} label="Preview of the line typed" brackets={[]} />
         )}
         {preview.data?.analysis.fault && <p role="alert">{preview.data.analysis.fault}</p>}
       </div>

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useState } from "react";
+import { useState } from "react";
 import type { WarmUpPart } from "../../api/types";
 import { instrumentsQuery, railQuery } from "../../app/queries";
 import { useScope } from "../../app/scope";
@@ -8,10 +8,7 @@ import { KeyStrip } from "../line/KeyStrip";
 import { readersIn, readingOf } from "../line/line";
 import { PlayBar } from "../line/PlayBar";
 import { writtenPartQuery } from "./warmUp.queries";
-
-/** The renderer comes while the notes are still on their way. */
-const renderer = import("../line/Staff");
-const Staff = lazy(() => renderer);
+import { Notation } from "../line/Notation";
 
 /** Parts that stand in one key for everybody; slurs go through many. */
 const inKey = new Set<WarmUpPart["kind"]>(["ARTICULATION", "SCALE", "LONG_TONES"]);
@@ -45,14 +42,12 @@ export function PartMusic({ classId, week, part, instrument }: Props) {
           Choose a section to see its own notes; here they stand at concert pitch for the first section.
         </p>
       )}
-      <Suspense fallback={<Skeleton rows={4} />}>
-        <Staff
-          musicXml={musicXml}
-          label={`${part.title} for ${name}`}
-          brackets={[]}
-          sounding={analysis.order[place]?.index}
-        />
-      </Suspense>
+      <Notation
+        musicXml={musicXml}
+        label={`${part.title} for ${name}`}
+        brackets={[]}
+        sounding={analysis.order[place]?.index}
+      />
       <PlayBar
         key={part.kind + part.key + (instrument ?? "")}
         analysis={analysis}

@@ -30,4 +30,9 @@ final class Timings {
         Collections.sort(sorted);
         return sorted.get(Math.max(0, (int) Math.ceil(percent / 100.0 * sorted.size()) - 1));
     }
+
+    @Override
+    public String toString() {
+        return String.format(java.util.Locale.ROOT, "p50 %.0f ms, p95 %.0f ms", percentile(50), percentile(95));
+    }
 }
