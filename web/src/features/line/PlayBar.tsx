@@ -1,6 +1,8 @@
+import { useQuery } from "@tanstack/react-query";
 import { Play, Square } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { LineAnalysis, SectionReading } from "../../api/types";
+import { familyOf } from "../../app/queries";
 import { Button } from "../../ui/parts";
 import { useKeys } from "../../app/useKeys";
 import { planOf } from "./playback";
@@ -29,6 +31,7 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
   const [on, setOn] = useState(false);
   const last = Math.max(0, analysis.order.length - 1);
   const [stretch, setStretch] = useState<[number, number]>([0, last]);
+  const family = useQuery(familyOf);
   const playing = useRef<Playing>(undefined);
   const wanted = useRef(false);
   const repeat = useRef(again);
@@ -55,12 +58,18 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
     const plan = planOf(analysis, { pace: pace / 100, countIn, metronome, from, to, transpose });
     wanted.current = true;
     setOn(true);
-    playing.current = play(plan, from, onPlace, () => {
-      onPlace(-1);
-      if (wanted.current && repeat.current) return start();
-      wanted.current = false;
-      setOn(false);
-    });
+    playing.current = play(
+      plan,
+      from,
+      onPlace,
+      () => {
+        onPlace(-1);
+        if (wanted.current && repeat.current) return start();
+        wanted.current = false;
+        setOn(false);
+      },
+      reading && family.data?.get(reading.instrument),
+    );
   };
   const stop = () => {
     wanted.current = false;

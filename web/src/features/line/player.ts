@@ -1,4 +1,5 @@
-import { partials } from "../../ui/tone";
+import type { Family } from "../../api/types";
+import { partials, partialsOf } from "../../ui/tone";
 import { placeAt, type Plan } from "./playback";
 
 export interface Playing {
@@ -7,12 +8,19 @@ export interface Playing {
 
 const hertz = (midi: number) => 440 * 2 ** ((midi - 69) / 12);
 
-/** Sounds a plan with a plain tone and clicks; tells which measure of the played order sounds, and when it has ended. */
-export function play(plan: Plan, from: number, at: (place: number) => void, ended: () => void): Playing {
+/** Sounds a plan with the plain tone of a family and clicks; tells which measure of the played order sounds, and when it has ended. */
+export function play(
+  plan: Plan,
+  from: number,
+  at: (place: number) => void,
+  ended: () => void,
+  family?: Family,
+): Playing {
+  const strengths = family ? partialsOf[family] : partials;
   const audio = new AudioContext();
   const waves = audio.createPeriodicWave(
-    new Float32Array(partials.length + 1),
-    Float32Array.from([0, ...partials]),
+    new Float32Array(strengths.length + 1),
+    Float32Array.from([0, ...strengths]),
   );
   const begin = audio.currentTime + 0.12;
   for (const event of plan.events) {

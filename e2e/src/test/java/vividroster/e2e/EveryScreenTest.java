@@ -44,6 +44,7 @@ class EveryScreenTest {
         String trumpets = "?class=" + classId + "&instrument=trumpet";
         Map<String, String> screens = new LinkedHashMap<>();
         screens.put("podium", "/podium?class=" + classId);
+        screens.put("warm-up", "/podium/warm-up" + trumpets);
         screens.put("season", "/season?class=" + classId);
         screens.put("library", "/library?class=" + classId);
         screens.put("hear", "/hear" + trumpets);
@@ -62,6 +63,11 @@ class EveryScreenTest {
         for (JsonNode m : director.get("/api/library").json().path("milestones")) {
             if (m.path("title").asString().equals("Driftwood fire")) {
                 screens.put("line", "/library/lines/" + m.path("id").asString() + trumpets);
+                screens.put("rehearsal card", "/library/lines/" + m.path("id").asString() + "/card" + trumpets);
+                screens.put("line facts", "/library/lines/" + m.path("id").asString() + "/edit" + trumpets);
+                screens.put(
+                        "import lines",
+                        "/library/books/" + m.path("line").path("bookId").asString() + "/import" + trumpets);
             }
             if (m.path("title").asString().startsWith("Trumpet: left")) {
                 screens.put("check", "/library/checks/" + m.path("id").asString() + trumpets);

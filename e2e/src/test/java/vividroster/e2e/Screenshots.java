@@ -64,15 +64,30 @@ public final class Screenshots {
                     .getByRole(AriaRole.IMG, named("Notation for Horn"))
                     .locator("svg")
                     .waitFor();
+            seat.page()
+                    .getByRole(AriaRole.BUTTON, named("Notes with fingerings"))
+                    .click();
             shots.shoot("line");
-            shots.take("hear", "/hear/" + line + trumpets);
+            seat.page()
+                    .navigate("/podium/warm-up?class=" + classId(director, "Concert Winds") + "&instrument=trombone");
+            seat.page().getByRole(AriaRole.BUTTON, named("Easy slurs")).click();
+            seat.page()
+                    .getByRole(AriaRole.IMG, named("Easy slurs for Trombone"))
+                    .locator("svg")
+                    .waitFor();
+            shots.shoot("warmup");
+            seat.page().navigate("/hear/" + line + trumpets);
+            seat.page()
+                    .getByRole(AriaRole.IMG, named("Notation for Trumpet"))
+                    .locator("svg")
+                    .waitFor();
+            shots.shoot("hear");
             seat.page().keyboard().press("s");
             seat.page()
                     .getByRole(AriaRole.BUTTON, named("Tobenna Ruiz-Okafor Trumpet passed"))
                     .click();
             shots.shoot("section");
             shots.take("check", "/library/checks/" + check(director, "Trumpet: left hand") + trumpets);
-            shots.take("checkform", "/library/checks/" + check(director, "First sound") + "/edit" + winds);
             String strings = "?class=" + classId(director, "Beginning Strings");
             shots.take(
                     "grid",

@@ -29,6 +29,7 @@ import vividroster.server.library.TestFacts;
 import vividroster.server.lines.LineNotations;
 import vividroster.server.lines.LineNotations.Format;
 import vividroster.server.lines.LineNotations.Source;
+import vividroster.server.lines.LineRemarks;
 import vividroster.server.platform.Ids;
 
 /** Puts the demo's book, checks, tests and belts on the shelves. */
@@ -37,6 +38,7 @@ final class DemoLibrary {
     private final Library library;
     private final Checks checks;
     private final LineNotations notations;
+    private final LineRemarks remarks;
     private final InstrumentCatalog catalog;
     private final UUID programId;
     private final UUID accountId;
@@ -47,11 +49,13 @@ final class DemoLibrary {
             Library library,
             Checks checks,
             LineNotations notations,
+            LineRemarks remarks,
             InstrumentCatalog catalog,
             UUID programId,
             UUID accountId) {
         this.library = library;
         this.notations = notations;
+        this.remarks = remarks;
         this.catalog = catalog;
         this.checks = checks;
         this.programId = programId;
@@ -63,12 +67,14 @@ final class DemoLibrary {
             Library library,
             Checks checks,
             LineNotations notations,
+            LineRemarks remarks,
             InstrumentCatalog catalog,
             UUID programId,
             UUID accountId) {
-        DemoLibrary demo = new DemoLibrary(library, checks, notations, catalog, programId, accountId);
+        DemoLibrary demo = new DemoLibrary(library, checks, notations, remarks, catalog, programId, accountId);
         demo.checks();
         demo.lines();
+        demo.remarks();
         demo.tests();
         demo.belts();
         return demo.byKey;
@@ -135,6 +141,18 @@ final class DemoLibrary {
                             source),
                     ++shelfOrder);
             notations.keep(programId, accountId, line.id(), source);
+        }
+    }
+
+    private void remarks() {
+        for (CSVRecord row : DemoFiles.rows("remarks")) {
+            remarks.put(
+                    programId,
+                    accountId,
+                    byKey.get(row.get("line")).id(),
+                    row.get("instrument"),
+                    row.get("trouble"),
+                    row.get("tip"));
         }
     }
 

@@ -33,6 +33,7 @@ import vividroster.server.hearing.HeardAttempt;
 import vividroster.server.hearing.Hearing;
 import vividroster.server.library.Library;
 import vividroster.server.lines.LineNotations;
+import vividroster.server.lines.LineRemarks;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Role;
@@ -51,6 +52,7 @@ public class DemoLoader {
     private final Library library;
     private final Checks checks;
     private final LineNotations notations;
+    private final LineRemarks remarks;
     private final Orders orders;
     private final Hearing hearing;
     private final DemoFirstWeeks firstWeeks;
@@ -63,6 +65,7 @@ public class DemoLoader {
             Library library,
             Checks checks,
             LineNotations notations,
+            LineRemarks remarks,
             Orders orders,
             Hearing hearing,
             DemoFirstWeeks firstWeeks,
@@ -73,6 +76,7 @@ public class DemoLoader {
         this.library = library;
         this.checks = checks;
         this.notations = notations;
+        this.remarks = remarks;
         this.orders = orders;
         this.hearing = hearing;
         this.firstWeeks = firstWeeks;
@@ -91,7 +95,7 @@ public class DemoLoader {
         Map<UUID, String> names = new LinkedHashMap<>();
         List<Seat> seats = seats(programId, classes, names);
         Map<String, Milestone> milestones =
-                DemoLibrary.load(library, checks, notations, catalog, programId, people.getFirst());
+                DemoLibrary.load(library, checks, notations, remarks, catalog, programId, people.getFirst());
         List<MilestoneOrder> set = orders(classes, milestones);
         orders.load(programId, people.getFirst(), set);
 

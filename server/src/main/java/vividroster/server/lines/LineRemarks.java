@@ -12,7 +12,7 @@ import vividroster.server.platform.Problem;
 
 /** What the director says of a line, to one section or to everybody. */
 @Service
-class LineRemarks {
+public class LineRemarks {
 
     /** For everybody. */
     static final String ANY = "any";
@@ -32,6 +32,12 @@ class LineRemarks {
     @Transactional(readOnly = true)
     List<RemarkView> of(UUID programId, UUID lineId) {
         return queries.find(programId, lineId);
+    }
+
+    /** The same, for the demo's files. */
+    @Transactional
+    public void put(UUID programId, UUID accountId, UUID lineId, String instrument, String trouble, String tip) {
+        put(programId, accountId, lineId, new RemarkView(instrument, trouble, tip));
     }
 
     /** Empty texts take the remark away. */
