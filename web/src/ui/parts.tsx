@@ -110,3 +110,45 @@ export function Band({ children, label }: { children: ReactNode; label?: string 
     </section>
   );
 }
+
+/** A small press with a picture; its words are its label. */
+export function IconButton(props: {
+  label: string;
+  off?: boolean;
+  onPress: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={props.label}
+      disabled={props.off}
+      onClick={props.onPress}
+      className="hover:bg-base-300 grid h-8 w-8 place-items-center rounded-md disabled:opacity-30"
+    >
+      {props.children}
+    </button>
+  );
+}
+
+/** How many minutes there are, by the whole one. */
+export function MinutesSlider(props: {
+  minutes: number;
+  most: number;
+  onMinutes: (minutes: number) => void;
+}) {
+  return (
+    <label className="flex items-center gap-2">
+      <b className="w-14 text-right">{props.minutes} min</b>
+      <input
+        type="range"
+        min={1}
+        max={props.most}
+        value={props.minutes}
+        aria-label="Minutes there are"
+        className="range range-xs w-44"
+        onChange={(event) => props.onMinutes(Number(event.target.value))}
+      />
+    </label>
+  );
+}

@@ -1,7 +1,8 @@
 import { ArrowDown, ArrowUp, X } from "lucide-react";
 import type { Ladder, LadderDraft } from "../../api/types";
 import { duration } from "../../app/days";
-import { draftOf, moved } from "./line";
+import { IconButton } from "../../ui/parts";
+import { draftOf, moved, silentSteps } from "./line";
 
 interface Props {
   ladder: Ladder;
@@ -26,46 +27,50 @@ export function LadderEditor({ ladder, busy, onChange }: Props) {
             <span>{step.what}</span>
             <span className="soft text-right">{duration(step.seconds)}</span>
             <span className="flex">
-              <Small
+              <IconButton
                 label={`Step ${i + 1} earlier`}
                 off={i === 0}
                 onPress={() => change(moved(draft.steps, i, -1))}
               >
                 <ArrowUp size={15} aria-hidden />
-              </Small>
-              <Small
+              </IconButton>
+              <IconButton
                 label={`Step ${i + 1} later`}
                 off={i === ladder.steps.length - 1}
                 onPress={() => change(moved(draft.steps, i, 1))}
               >
                 <ArrowDown size={15} aria-hidden />
-              </Small>
-              <Small
+              </IconButton>
+              <IconButton
                 label={`Leave step ${i + 1} out`}
                 off={ladder.steps.length === 1}
                 onPress={() => change(draft.steps.filter((_, n) => n !== i))}
               >
                 <X size={15} aria-hidden />
-              </Small>
+              </IconButton>
             </span>
           </div>
           <div className="mt-0.5 ml-[1.6rem] flex flex-wrap items-center gap-3">
-            <Count
-              label={`Tempo of step ${i + 1}`}
-              sign="♩ ="
-              value={step.tempoBpm}
-              min={20}
-              max={400}
-              onSet={(tempoBpm) => set(i, { tempoBpm })}
-            />
-            <Count
-              label={`Times of step ${i + 1}`}
-              sign="×"
-              value={step.repetitions}
-              min={1}
-              max={20}
-              onSet={(repetitions) => set(i, { repetitions })}
-            />
+            {!silentSteps.has(step.kind) && (
+              <Count
+                label={`Tempo of step ${i + 1}`}
+                sign="♩ ="
+                value={step.tempoBpm}
+                min={20}
+                max={400}
+                onSet={(tempoBpm) => set(i, { tempoBpm })}
+              />
+            )}
+            {!silentSteps.has(step.kind) && (
+              <Count
+                label={`Times of step ${i + 1}`}
+                sign="×"
+                value={step.repetitions}
+                min={1}
+                max={20}
+                onSet={(repetitions) => set(i, { repetitions })}
+              />
+            )}
             <input
               aria-label={`Note to step ${i + 1}`}
               placeholder="A word to it"
@@ -78,20 +83,6 @@ export function LadderEditor({ ladder, busy, onChange }: Props) {
         </li>
       ))}
     </ol>
-  );
-}
-
-function Small(props: { label: string; off: boolean; onPress: () => void; children: React.ReactNode }) {
-  return (
-    <button
-      type="button"
-      aria-label={props.label}
-      disabled={props.off}
-      onClick={props.onPress}
-      className="hover:bg-base-200 grid h-8 w-8 place-items-center rounded-md disabled:opacity-30"
-    >
-      {props.children}
-    </button>
   );
 }
 

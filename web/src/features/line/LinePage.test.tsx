@@ -35,6 +35,7 @@ const notes = {
     meter: "4/4",
     tempoBpm: 84,
     countInBeats: 4,
+    countInSeconds: 4,
     measures: [
       { index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "repeat begins", spoken: "1 2 3 4" },
       { index: 1, number: 2, beats: 4, full: 4, pulse: 1, signs: "repeat", spoken: "1 (2) 3 4" },
@@ -172,7 +173,7 @@ describe("a line's page", () => {
     expect(within(keys).getByRole("button", { name: "Trumpet C major" })).toBeTruthy();
     const roadmap = screen.getByRole("region", { name: "Roadmap" });
     expect(within(roadmap).getAllByRole("listitem")).toHaveLength(4);
-    expect(within(roadmap).getByText(/4 measures, 16 beats, 11 s/)).toBeTruthy();
+    expect(within(roadmap).getByText(/4 measures, 16 beats, 11 s, 15 s with the count-in/)).toBeTruthy();
     expect(screen.getByText("Still F-sharp")).toBeTruthy();
     expect(screen.getByText("A 5")).toBeTruthy();
     expect(screen.getByText("Horns leap widest: a fifth at measure 1.")).toBeTruthy();

@@ -130,7 +130,7 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
         <RoadmapRibbon
           analysis={analysis}
           place={place}
-          words={`${analysis.totalBeats} beats, ${lasting(analysis.seconds)}`}
+          words={`${analysis.totalBeats} beats, ${lasting(analysis.seconds)}, ${lasting(analysis.seconds + analysis.countInSeconds)} with the count-in`}
         />
       )}
       <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">

@@ -6,9 +6,9 @@ import { put, remove } from "../../api/http";
 import type { Ladder, LadderDraft } from "../../api/types";
 import { duration } from "../../app/days";
 import { scopeSearch, useScope } from "../../app/scope";
-import { Button, Failed } from "../../ui/parts";
+import { Button, Failed, MinutesSlider } from "../../ui/parts";
 import { LadderEditor } from "./LadderEditor";
-import { draftOf } from "./line";
+import { draftOf, silentSteps } from "./line";
 import { habitNames, keptLadderQuery, ladderQuery, type Habit } from "./line.queries";
 
 interface Props {
@@ -65,18 +65,7 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
       </div>
       {!own && (
         <div className="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
-          <label className="flex items-center gap-2">
-            <b className="w-14 text-right">{minutes} min</b>
-            <input
-              type="range"
-              min={1}
-              max={25}
-              value={minutes}
-              aria-label="Minutes there are"
-              className="range range-xs w-40"
-              onChange={(event) => setMinutes(Number(event.target.value))}
-            />
-          </label>
+          <MinutesSlider minutes={minutes} most={25} onMinutes={setMinutes} />
           <select
             aria-label="Rehearsal habit"
             className="select select-sm hairline bg-base-100 w-52 border-[1.5px] text-[0.95rem]"
@@ -109,8 +98,6 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
   );
 }
 
-const silent = new Set(["LOOK", "RECALL"]);
-
 /** The steps to read. */
 export function LadderSteps({ ladder, faded }: { ladder: Ladder; faded?: boolean }) {
   return (
@@ -125,7 +112,7 @@ export function LadderSteps({ ladder, faded }: { ladder: Ladder; faded?: boolean
             {step.what}
             {step.note && <span className="soft block">{step.note}</span>}
           </span>
-          <span className="soft">{silent.has(step.kind) ? "" : `♩ = ${step.tempoBpm}`}</span>
+          <span className="soft">{silentSteps.has(step.kind) ? "" : `♩ = ${step.tempoBpm}`}</span>
           <span className="soft text-right">{duration(step.seconds)}</span>
         </li>
       ))}

@@ -41,6 +41,18 @@ export function RoadmapRibbon({ analysis, place, words }: Props) {
           );
         })}
       </ol>
+      <details className="mt-2">
+        <summary className="small cursor-pointer">How every measure is counted</summary>
+        <p className="mt-1 flex flex-wrap gap-x-6 gap-y-0.5">
+          {analysis.measures.map((measure) => (
+            <span key={measure.index}>
+              <span className="soft small">{measure.number === 0 ? "up" : measure.number}</span>{" "}
+              {measure.spoken}
+            </span>
+          ))}
+        </p>
+        <p className="small soft mt-1">Held in round brackets, silent in square ones.</p>
+      </details>
     </section>
   );
 }

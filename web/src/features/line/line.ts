@@ -2,6 +2,7 @@ import type {
   Finger,
   Ladder,
   LadderDraft,
+  LadderStep,
   LineAnalysis,
   LineRemark,
   SectionReading,
@@ -40,6 +41,9 @@ export function lasting(seconds: number): string {
 /** The director's remark for everybody and the one for an instrument, as far as they were written. */
 export const remarksFor = (remarks: readonly LineRemark[], instrument: string | undefined): LineRemark[] =>
   remarks.filter((remark) => remark.instrument === "any" || remark.instrument === instrument);
+
+/** Steps without playing, which have no tempo. */
+export const silentSteps: ReadonlySet<LadderStep["kind"]> = new Set(["LOOK", "RECALL"]);
 
 /** A step of a ladder as it is sent. */
 export const draftOf = (ladder: Ladder): LadderDraft => ({

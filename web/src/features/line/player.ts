@@ -45,7 +45,10 @@ export function play(
   }
   let frame = 0;
   let last = -2;
+  let over = false;
   const finish = () => {
+    if (over) return;
+    over = true;
     cancelAnimationFrame(frame);
     void audio.close();
     ended();

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { put, query, remove } from "../../api/http";
 import type { WarmUpDraft } from "../../api/types";
 import { useScope } from "../../app/scope";
-import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { Button, Empty, Failed, Heading, MinutesSlider, Skeleton } from "../../ui/parts";
 import { PartMusic } from "./PartMusic";
 import { WarmUpParts } from "./WarmUpParts";
 import { draftOf, minutesWords } from "./warmUp";
@@ -44,18 +44,9 @@ export function WarmUpPage({ director }: { director: boolean }) {
       </Heading>
       {(keep.isError || forget.isError) && <Failed error={(keep.error ?? forget.error)!} />}
       {!kept && (
-        <label className="mb-3 flex items-center gap-3">
-          <b className="w-16">{minutes} min</b>
-          <input
-            type="range"
-            min={2}
-            max={20}
-            value={minutes}
-            aria-label="Minutes there are"
-            className="range range-xs w-56"
-            onChange={(event) => setMinutes(Number(event.target.value))}
-          />
-        </label>
+        <div className="mb-3">
+          <MinutesSlider minutes={minutes} most={20} onMinutes={setMinutes} />
+        </div>
       )}
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         <WarmUpParts

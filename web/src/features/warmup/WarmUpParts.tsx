@@ -1,6 +1,7 @@
 import clsx from "clsx";
 import { ArrowDown, ArrowUp, Minus, Plus, X } from "lucide-react";
 import type { WarmUp, WarmUpDraft } from "../../api/types";
+import { IconButton } from "../../ui/parts";
 import { moved } from "../line/line";
 import { draftOf, minutesWords, stepped } from "./warmUp";
 
@@ -38,33 +39,39 @@ export function WarmUpParts({ plan, chosen, onChoose, onChange }: Props) {
             <b>{minutesWords(part.minutes)}</b>
             {onChange && (
               <span className="flex">
-                <Tool label={`Less time for ${part.title}`} onPress={() => set(i, stepped(part.minutes, -1))}>
+                <IconButton
+                  label={`Less time for ${part.title}`}
+                  onPress={() => set(i, stepped(part.minutes, -1))}
+                >
                   <Minus size={15} aria-hidden />
-                </Tool>
-                <Tool label={`More time for ${part.title}`} onPress={() => set(i, stepped(part.minutes, 1))}>
+                </IconButton>
+                <IconButton
+                  label={`More time for ${part.title}`}
+                  onPress={() => set(i, stepped(part.minutes, 1))}
+                >
                   <Plus size={15} aria-hidden />
-                </Tool>
-                <Tool
+                </IconButton>
+                <IconButton
                   label={`${part.title} earlier`}
                   off={i === 0}
                   onPress={() => onChange(moved(parts, i, -1))}
                 >
                   <ArrowUp size={15} aria-hidden />
-                </Tool>
-                <Tool
+                </IconButton>
+                <IconButton
                   label={`${part.title} later`}
                   off={i === parts.length - 1}
                   onPress={() => onChange(moved(parts, i, 1))}
                 >
                   <ArrowDown size={15} aria-hidden />
-                </Tool>
-                <Tool
+                </IconButton>
+                <IconButton
                   label={`Leave ${part.title} out`}
                   off={parts.length === 1}
                   onPress={() => onChange(parts.filter((_, n) => n !== i))}
                 >
                   <X size={15} aria-hidden />
-                </Tool>
+                </IconButton>
               </span>
             )}
           </div>
@@ -81,19 +88,5 @@ export function WarmUpParts({ plan, chosen, onChoose, onChange }: Props) {
         </li>
       ))}
     </ol>
-  );
-}
-
-function Tool(props: { label: string; off?: boolean; onPress: () => void; children: React.ReactNode }) {
-  return (
-    <button
-      type="button"
-      aria-label={props.label}
-      disabled={props.off}
-      onClick={props.onPress}
-      className="hover:bg-base-300 grid h-8 w-8 place-items-center rounded-md disabled:opacity-30"
-    >
-      {props.children}
-    </button>
   );
 }

@@ -1,15 +1,12 @@
 package vividroster.bench;
 
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import vividroster.testkit.RunningServer;
 import vividroster.testkit.TestCluster;
 
@@ -32,15 +29,8 @@ final class GridBench {
 
     static void run() throws Exception {
         try (RunningServer server = RunningServer.start(TestCluster.shared().newDatabase(), "no");
-                Playwright playwright = Playwright.create(
-                        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                .setHeadless(true)
-                                .setArgs(
-                                        List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")))) {
+                Playwright playwright = Chromium.driver();
+                Browser browser = Chromium.launch(playwright)) {
             GridSchool school = GridSchool.open(server);
             Page page = browser.newContext(new Browser.NewContextOptions()
                             .setBaseURL(server.address())

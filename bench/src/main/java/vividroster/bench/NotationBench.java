@@ -2,7 +2,6 @@ package vividroster.bench;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
@@ -99,15 +98,8 @@ final class NotationBench {
         }
         Timings cold = new Timings();
         Timings again = new Timings();
-        try (Playwright playwright = Playwright.create(
-                        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                .setHeadless(true)
-                                .setArgs(
-                                        List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")))) {
+        try (Playwright playwright = Chromium.driver();
+                Browser browser = Chromium.launch(playwright)) {
             for (int i = 0; i < OPENED; i++) {
                 try (BrowserContext context = browser.newContext(new Browser.NewContextOptions()
                         .setBaseURL(server.address())

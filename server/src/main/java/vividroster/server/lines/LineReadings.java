@@ -95,6 +95,10 @@ class LineReadings {
                 part.meter().toString(),
                 part.tempo().orElse(Readers.WITHOUT_MARK).value(),
                 Entry.countIn(part, conventions.countInMeasures()).value(),
+                part.tempo()
+                        .orElse(Readers.WITHOUT_MARK)
+                        .secondsFor(Entry.countIn(part, conventions.countInMeasures())
+                                .value()),
                 measures(part, conventions),
                 fault,
                 roadmap == null ? List.of() : order(part, roadmap, timeline, conventions),

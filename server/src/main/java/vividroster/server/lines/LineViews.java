@@ -101,13 +101,14 @@ final class LineViews {
             Marked marked,
             List<String> alternates) {}
 
-    /** @param fault why there is no way through the measures; then nothing is played */
+    /** @param countInSeconds at the tempo of the beginning; fault why there is no way through the measures; then nothing is played */
     record AnalysisView(
             String title,
             String concertKey,
             String meter,
             int tempoBpm,
             double countInBeats,
+            double countInSeconds,
             List<MeasureView> measures,
             @Absent String fault,
             List<PlayedView> order,
