@@ -1,17 +1,28 @@
 import { useQuery } from "@tanstack/react-query";
+import clsx from "clsx";
 import type { Player } from "../../api/types";
 import { bracketsOf, readingOf } from "../line/line";
 import { lineNotesQuery } from "../line/line.queries";
 import { Notation } from "../line/Notation";
 
+interface Props {
+  lineId: string;
+  player: Player;
+  /** Where much else stands on the desk. */
+  low: boolean;
+}
+
 /** The line as the student in front of you reads it, traps bracketed; nothing where only facts are kept. */
-export function HeardLine({ lineId, player }: { lineId: string; player: Player }) {
+export function HeardLine({ lineId, player, low }: Props) {
   const notes = useQuery(lineNotesQuery(lineId, player.instrument, undefined));
   const reading = notes.data ? readingOf(notes.data.analysis, player.instrument) : undefined;
   if (!notes.data || !reading) return null;
   return (
     <div
-      className="hairline mb-3 max-h-60 overflow-y-auto rounded-[10px] border-[1.5px] px-2 pb-4"
+      className={clsx(
+        "hairline mb-3 overflow-y-auto rounded-[10px] border-[1.5px] px-2 pb-4",
+        low ? "max-h-36" : "max-h-60",
+      )}
       tabIndex={0}
       role="region"
       aria-label="The line"

@@ -96,7 +96,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
       <LineCard milestone={run.milestone} player={player} />
       {run.milestone.line && (
         <Suspense fallback={null}>
-          <HeardLine lineId={run.milestone.line.lineId} player={player} />
+          <HeardLine lineId={run.milestone.line.lineId} player={player} low={marking !== "ear"} />
         </Suspense>
       )}
       {isCheck && variants.offered.length > 0 && (

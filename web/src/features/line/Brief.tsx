@@ -33,18 +33,7 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
           </p>
         )}
         {reading && <News reading={reading} />}
-        {reading && reading.tendencies.length > 0 && (
-          <p>
-            <span className="soft">By the instrument: </span>
-            {reading.tendencies.map((t, i) => (
-              <span key={t.note + t.fingering}>
-                {i > 0 && ", "}
-                {t.note} ({t.fingering}) sounds {t.tendency === "LOW" ? "low" : "high"}, measure{" "}
-                {t.numbers.slice(0, 4).join(", ")}
-              </span>
-            ))}
-          </p>
-        )}
+        {reading && <Tendencies reading={reading} />}
         {!reading && <p className="soft">Choose a section to see how it comes in and what is new to it.</p>}
       </div>
       <div className="grid content-start gap-1.5">
@@ -114,6 +103,26 @@ function News({ reading }: { reading: SectionReading }) {
           <span className="soft"> m. {one.number}</span>
         </span>
       ))}
+    </p>
+  );
+}
+
+/** What the instrument itself does to the pitch, so that nobody blames the student. */
+function Tendencies({ reading }: { reading: SectionReading }) {
+  const of = (tendency: "LOW" | "HIGH") =>
+    reading.tendencies.filter((t) => t.tendency === tendency).map((t) => `${t.note} (${t.fingering})`);
+  const said = [
+    ["low", of("LOW")],
+    ["high", of("HIGH")],
+  ] as const;
+  if (reading.tendencies.length === 0) return null;
+  return (
+    <p>
+      <span className="soft">The instrument itself sounds </span>
+      {said
+        .filter(([, notes]) => notes.length > 0)
+        .map(([word, notes]) => `${word} on ${notes.join(", ")}`)
+        .join("; ")}
     </p>
   );
 }

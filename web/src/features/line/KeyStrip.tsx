@@ -50,12 +50,11 @@ function Key({
         aria-pressed={on}
         onClick={onPress}
         className={clsx(
-          "rounded-lg border-[1.5px] px-2.5 py-1 text-left leading-tight",
+          "rounded-lg border-[1.5px] px-2 py-0.5 text-left text-[0.88rem]",
           on ? "bg-neutral text-neutral-content border-neutral" : "hairline hover:bg-base-200",
         )}
       >
-        <span className={clsx("block text-[0.8rem]", !on && "soft")}>{name}</span>{" "}
-        <b className="text-[0.92rem]">{words}</b>
+        <span className={clsx(!on && "soft")}>{name}</span> <b>{words}</b>
       </button>
     </li>
   );

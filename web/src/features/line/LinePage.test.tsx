@@ -201,7 +201,7 @@ describe("a line's page", () => {
     expect(brief.textContent).toContain("Starts on C 5");
     expect(brief.textContent).toContain("1 2 3 4 (breathe), in on 1");
     expect(brief.textContent).toContain("F-sharp 4, 2 m. 2");
-    expect(brief.textContent).toContain("E 5 (open) sounds low, measure 2");
+    expect(brief.textContent).toContain("The instrument itself sounds low on E 5 (open)");
     expect(await within(brief).findByText("the F-sharp")).toBeTruthy();
     expect(brief.textContent).toContain("breathe together");
     expect(brief.textContent).not.toContain("not theirs");

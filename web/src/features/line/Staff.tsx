@@ -41,6 +41,8 @@ export interface StaffProps {
 
 const PIXELS_PER_UNIT = 10;
 const BEATS_PER_WHOLE = 4;
+/** What is too wide to stand under eighths. */
+const shortest: Record<string, string> = { open: "0", "T open": "T0" };
 /** Units kept free under a staff that carries fingerings. */
 const FINGER_ROOM = 8;
 
@@ -132,7 +134,7 @@ export default function Staff({ musicXml, label, brackets, sounding, fingers }: 
                 {finger.holes !== undefined ? (
                   <HoleChart holes={finger.holes} keys={finger.keys} />
                 ) : (
-                  finger.label
+                  (shortest[finger.label] ?? finger.label)
                 )}
               </span>
             )

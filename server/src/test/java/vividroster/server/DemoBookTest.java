@@ -7,22 +7,33 @@ import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import vividroster.core.instrument.Family;
+import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.Beats;
+import vividroster.core.music.Bpm;
 import vividroster.core.music.Measure;
+import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
+import vividroster.core.music.Spelling;
+import vividroster.core.reading.Fingers.FourthFinger;
 import vividroster.core.reading.Fitted;
+import vividroster.core.reading.Reading;
+import vividroster.core.reading.Reading.Reader;
 import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.Traps;
+import vividroster.core.reading.Vocabulary;
 import vividroster.formats.abc.AbcReader;
+import vividroster.formats.catalog.FingeringFile;
 import vividroster.formats.catalog.InstrumentCatalogFile;
 import vividroster.formats.catalog.RangeFile;
 import vividroster.testkit.TestCluster;
@@ -119,5 +130,42 @@ class DemoBookTest {
                         "meter 2/4",
                         "key C minor",
                         "key A major");
+    }
+
+    /** Whoever fingers at all has a way for every note, no farther from rest to rest than his hand allows. */
+    @ParameterizedTest
+    @MethodSource("tunes")
+    void everyNoteOfEveryTuneHasAFingering(Tune tune) {
+        boolean strings = tune.volume().equals("strings");
+        Map<String, FingeringChart> charts = FingeringFile.shipped();
+        for (Instrument instrument : CATALOG.inScoreOrder()) {
+            FingeringChart chart = charts.get(instrument.code());
+            boolean here = (instrument.family() == Family.STRING) == strings;
+            if (!here || chart == FingeringChart.NONE) {
+                continue;
+            }
+            Reading reading = Reading.of(
+                    tune.score().partOf(instrument.code()),
+                    new Reader(
+                            instrument.transposition(),
+                            RangeFile.shipped().get(instrument.code()).firstYear(),
+                            chart,
+                            FourthFinger.EARLY,
+                            Spelling.FLATS_AT_SIX,
+                            Optional.of(Vocabulary.NOTHING)),
+                    new Bpm(100));
+            for (int m = 0; m < reading.written().measures().size(); m++) {
+                List<Note> notes = reading.written().measures().get(m).notes();
+                for (int n = 0; n < notes.size(); n++) {
+                    assertThat(reading.fingers().taken().get(m).get(n).isPresent())
+                            .as(tune + ", " + instrument.name() + ", measure " + (m + 1) + ", "
+                                    + notes.get(n).pitch())
+                            .isEqualTo(!notes.get(n).isRest());
+                }
+            }
+            assertThat(reading.news())
+                    .as(tune + " has notes, so something is new to who knows nothing")
+                    .isNotEmpty();
+        }
     }
 }

@@ -2,6 +2,7 @@ package vividroster.core.music;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -72,5 +73,56 @@ class KeyTest {
         assertThatIllegalArgumentException().isThrownBy(() -> Meter.parse("4/3"));
         assertThatIllegalArgumentException().isThrownBy(() -> Meter.parse("waltz"));
         assertThatIllegalArgumentException().isThrownBy(() -> new Transposition(1, -2));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "C major,C",
+        "G major,G",
+        "F major,F",
+        "B-flat major,B",
+        "D-flat major,D",
+        "A minor,A",
+        "E minor,E",
+        "C minor,C",
+        "F-sharp minor,F"
+    })
+    void theTonicIsTheLetterOfTheName(String key, char tonic) {
+        assertThat(Key.named(key).tonic()).isEqualTo(tonic);
+    }
+
+    @Test
+    void aScaleIsSignedWithinItsBounds() {
+        assertThat(Key.named("B-flat major")
+                        .scale(Pitch.named("Bb3"), Pitch.named("F4"))
+                        .toString())
+                .isEqualTo("[Bb3, C4, D4, Eb4, F4]");
+        assertThat(Key.named("G-flat major")
+                        .scale(Pitch.named("Bb3"), Pitch.named("C4"))
+                        .toString())
+                .as("C-flat 4 is the key below C 4")
+                .isEqualTo("[Bb3, Cb4]");
+    }
+
+    @Property
+    void aKeyOfSixSignsIsSpelledAsOneLikes(@ForAll @IntRange(min = -11, max = 11) int fifths) {
+        int flats = Spelling.FLATS_AT_SIX.settle(fifths);
+        int sharps = Spelling.SHARPS_AT_SIX.settle(fifths);
+        assertThat(flats).isBetween(-6, 5);
+        assertThat(sharps).isBetween(-5, 6);
+        assertThat(Math.floorMod(flats, 12)).isEqualTo(Math.floorMod(fifths, 12));
+        assertThat(Math.floorMod(sharps, 12)).isEqualTo(Math.floorMod(fifths, 12));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"whole", "dotted quarter", "double-dotted half", "eighth triplet", "16th", "quarter in a group of 5"})
+    void aNoteValueReadsBackFromItsName(String name) {
+        assertThat(Notated.named(name).name()).isEqualTo(name);
+    }
+
+    @Test
+    void whatNamesNoNoteValueIsRefused() {
+        assertThatThrownBy(() -> Notated.named("crotchet"))
+                .hasMessage("a note value is named like \"dotted quarter\", was \"crotchet\"");
     }
 }
