@@ -78,6 +78,7 @@ class SignInTest {
                 Answer answer = switch (method) {
                     case "get" -> visitor.get(filled);
                     case "post" -> visitor.post(filled, Map.of());
+                    case "put" -> visitor.put(filled, Map.of());
                     case "delete" -> visitor.delete(filled);
                     default -> throw new IllegalStateException("teach this test about " + method);
                 };

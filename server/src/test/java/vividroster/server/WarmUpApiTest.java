@@ -3,11 +3,13 @@ package vividroster.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vividroster.testkit.ApiClient;
+import vividroster.testkit.ApiClient.Answer;
 import vividroster.testkit.RunningServer;
 import vividroster.testkit.School;
 
@@ -104,6 +106,9 @@ class WarmUpApiTest {
                                 Map.of("parts", List.of(Map.of("kind", "SCALE", "minutes", 1, "key", "H major"))))
                         .sentence())
                 .isEqualTo("A key is written like \"B-flat major\", was \"H major\".");
+        Answer hole = director.put(ofClass, Map.of("parts", Arrays.asList((Object) null)));
+        assertThat(hole.status()).isEqualTo(400);
+        assertThat(hole.sentence()).isEqualTo("The request could not be read; nothing was changed.");
         assertThat(director.get("/api/warm-up?classId=" + school.id("line")).status())
                 .isEqualTo(404);
     }
