@@ -67,6 +67,15 @@ export function JumpBox({ onClose }: { onClose: () => void }) {
               {c.name}
             </Item>
           ))}
+          {classes.data?.map((c) => (
+            <Item
+              key={`warm-up ${c.id}`}
+              value={`warm-up ${c.name}`}
+              onSelect={() => go("/podium/warm-up", { ...tutti, class: c.id })}
+            >
+              Warm-up of {c.name}
+            </Item>
+          ))}
           {instruments.data?.map((instrument) => (
             <Item
               key={instrument.code}
@@ -91,6 +100,20 @@ export function JumpBox({ onClose }: { onClose: () => void }) {
               >
                 {m.kind === "LINE" ? `Line ${m.shortName}, ${m.title}` : m.title}
                 <span className="small soft ml-auto">{m.line?.book}</span>
+              </Item>
+            ))}
+        </Command.Group>
+        <Command.Group heading="Lines">
+          {library.data?.milestones
+            .filter((m) => m.kind === "LINE")
+            .map((m) => (
+              <Item
+                key={m.id}
+                value={jumpValue(`page of line ${m.shortName} ${m.title} ${m.line?.book ?? ""}`, m.id)}
+                onSelect={() => go(`/library/lines/${m.id}`)}
+              >
+                Line {m.shortName}, {m.title}
+                <span className="small soft ml-auto">what it asks</span>
               </Item>
             ))}
         </Command.Group>

@@ -28,9 +28,15 @@ const grid: Keys = [
 
 const season: Keys = [[["O"], "order milestones"]];
 
+const played: Keys = [[["P"], "play, and stop"]];
+
+const line: Keys = [[["V"], "notes, notes with fingerings, fingers alone"], ...played];
+
 /** The keys a screen listens to. */
 export function keysOf(path: string): Keys {
   if (/^\/hear\/(?!partners)[^/]+$/.test(path)) return [...hearing, ...grid, ...everywhere];
+  if (/^\/library\/lines\/[^/]+$/.test(path)) return [...line, ...everywhere];
+  if (path === "/podium/warm-up") return [...played, ...everywhere];
   if (path.startsWith("/season")) return [...season, ...everywhere];
   return everywhere;
 }

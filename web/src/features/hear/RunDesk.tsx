@@ -17,8 +17,13 @@ import { WhatToTry } from "./WhatToTry";
 import { markingOf, nextCriterion, outcomeWords, playerPlace } from "./run";
 import type { Excuse, useRun } from "./useRun";
 
-/** With the renderer, which comes only where a line is heard. */
-const HeardLine = lazy(async () => ({ default: (await import("./HeardLine")).HeardLine }));
+/** With the renderer, which comes only where a line is heard; away from the server hearing goes on without it. */
+const HeardLine = lazy(() =>
+  import("./HeardLine").then(
+    (module) => ({ default: module.HeardLine }),
+    () => ({ default: () => null }),
+  ),
+);
 
 interface Props {
   run: Run;

@@ -226,6 +226,8 @@ describe("a line's page", () => {
     expect(within(rows).getByText("fourth finger")).toBeTruthy();
     expect(within(rows).getByTitle("also 1-3")).toBeTruthy();
     expect(screen.queryByRole("img", { name: "Notation for Horn" })).toBeNull();
+    fireEvent.keyDown(window, { key: "v" });
+    expect(await screen.findByRole("img", { name: "Notation for Horn" })).toBeTruthy();
   });
 
   it("keeps a ladder, changes it step by step and goes back to the proposal", async () => {

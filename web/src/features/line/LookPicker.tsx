@@ -1,4 +1,5 @@
 import clsx from "clsx";
+import { useKeys } from "../../app/useKeys";
 
 export type Look = "STAFF" | "BOTH" | "FINGERS";
 
@@ -10,9 +11,11 @@ const names: Record<Look, string> = {
 
 /** How a line is shown: notes, notes with fingerings, or fingers alone for first weeks. */
 export function LookPicker({ look, onLook }: { look: Look; onLook: (look: Look) => void }) {
+  const looks = Object.keys(names) as Look[];
+  useKeys({ v: () => onLook(looks[(looks.indexOf(look) + 1) % looks.length]!) });
   return (
     <div role="group" aria-label="Shown as" className="flex flex-wrap gap-1">
-      {(Object.keys(names) as Look[]).map((key) => (
+      {looks.map((key) => (
         <button
           key={key}
           type="button"

@@ -10,6 +10,8 @@ export interface Bracket {
   /** Index of the measure in the line. */
   measure: number;
   label: string;
+  /** A hot spot and no trap. */
+  spot: boolean;
 }
 
 interface Box {
@@ -148,7 +150,10 @@ export default function Staff({ musicXml, label, brackets, sounding, fingers }: 
             <div
               key={bracket.measure}
               aria-hidden
-              className="absolute border-x-2 border-b-2 border-[var(--now)] text-center text-[0.78rem] leading-none"
+              className={clsx(
+                "absolute border-x-2 border-b-2 border-[var(--now)] text-center text-[0.78rem] leading-none",
+                bracket.spot && "border-dashed",
+              )}
               style={{
                 left: box.left + 3,
                 top: room ? box.bottom + (tall ? 66 : 30) : box.top + box.height + 22,
@@ -156,7 +161,12 @@ export default function Staff({ musicXml, label, brackets, sounding, fingers }: 
                 height: 6,
               }}
             >
-              <span className="bg-base-100 relative top-2 rounded-sm px-1 font-semibold">
+              <span
+                className={clsx(
+                  "bg-base-100 relative top-2 rounded-sm px-1 whitespace-nowrap",
+                  !bracket.spot && "font-semibold",
+                )}
+              >
                 {bracket.label}
               </span>
             </div>

@@ -28,9 +28,14 @@ const analysis = {
 describe("a line as sections read it", () => {
   it("brackets each measure with traps once, numbered as the list", () => {
     expect(bracketsOf(reading("horn", 1))).toEqual([
-      { measure: 1, label: "1 2" },
-      { measure: 3, label: "4" },
+      { measure: 1, label: "1 2", spot: false },
+      { measure: 3, label: "4", spot: false },
     ]);
+    const spot = (measure: number, recalls?: number) =>
+      ({ measure, number: measure + 1, reasons: ["WIDE_LEAP", "FAST"], recalls }) as never;
+    const hot = { ...reading("horn", 1), hotSpots: [spot(1), spot(5), spot(6, 2)] };
+    expect(bracketsOf(hot).at(-1)).toEqual({ measure: 5, label: "leap", spot: true });
+    expect(bracketsOf(hot)).toHaveLength(3);
     expect(bracketsOf(undefined)).toEqual([]);
   });
 

@@ -22,14 +22,48 @@ export const readersIn = (analysis: LineAnalysis, sections: readonly SectionView
   return analysis.sections.filter((section) => here.has(section.instrument));
 };
 
-/** One bracket for each measure with traps, numbered as the list beside the staff. */
+type Reason = SectionReading["hotSpots"][number]["reasons"][number];
+
+const reasonNames: Record<Reason, string> = {
+  NEW_NOTE: "new note",
+  TRAP: "trap",
+  BEYOND_RANGE: "range",
+  NEW_RHYTHM: "new rhythm",
+  NEW_SIGN: "new sign",
+  ALTERED: "altered",
+  FAST: "fast",
+  REGISTER_BREAK: "break",
+  SHIFT: "shift",
+  LONG_SLIDE: "long slide",
+  STRING_CROSSING: "crossing",
+  FOURTH_FINGER: "4th finger",
+  FALLING_SLUR: "falling slur",
+  WIDE_LEAP: "leap",
+};
+
+const MOST_SPOTS = 4;
+
+/**
+ * A bracket for each measure with traps, numbered as the list beside the staff, and for the hottest of the others, with
+ * the first reason why.
+ */
 export function bracketsOf(reading: SectionReading | undefined): Bracket[] {
   const byMeasure = new Map<number, number[]>();
   reading?.traps.forEach((trap, i) => {
     if (trap.kind === "NEVER_AS_SIGNED") return;
     byMeasure.set(trap.measure, [...(byMeasure.get(trap.measure) ?? []), i + 1]);
   });
-  return [...byMeasure].map(([measure, numbers]) => ({ measure, label: numbers.join(" ") }));
+  const spots = (reading?.hotSpots ?? [])
+    .filter((spot) => spot.recalls === undefined)
+    .slice(0, MOST_SPOTS)
+    .filter((spot) => !byMeasure.has(spot.measure))
+    .map((spot) => ({ measure: spot.measure, label: reasonNames[spot.reasons[0]!], spot: true }));
+  const traps = [...byMeasure].map(([measure, numbers]) => ({
+    measure,
+    label: numbers.join(" "),
+    spot: false,
+  }));
+  return [...traps, ...spots];
 }
 
 /** "1 min 12 s" of playing, from seconds. */

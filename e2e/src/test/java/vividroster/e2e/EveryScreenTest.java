@@ -93,7 +93,9 @@ class EveryScreenTest {
 
     private static List<String> serious(Page page, String where) {
         List<String> found = new ArrayList<>();
-        for (Rule rule : new AxeBuilder(page).analyze().getViolations()) {
+        // A drawing of notes is one picture with a name; what it is made of is thousands of strokes.
+        for (Rule rule :
+                new AxeBuilder(page).exclude("[role=img] svg").analyze().getViolations()) {
             if (List.of("serious", "critical").contains(rule.getImpact())) {
                 rule.getNodes()
                         .forEach(node -> found.add(where + ": " + rule.getId() + " at " + node.getTarget() + " "
