@@ -30,7 +30,7 @@ export function HeardLine({ lineId, player, low }: Props) {
       <Notation
         musicXml={notes.data.musicXml}
         label={`Notation for ${player.instrumentName}`}
-        brackets={bracketsOf(reading)}
+        brackets={bracketsOf(reading).filter((bracket) => !bracket.spot)}
       />
       {reading.traps.length > 0 && (
         <p className="small mt-5">
