@@ -47,7 +47,7 @@ class FirstWeeksTest {
             page.navigate("/office?class=" + school.id("Winds"));
             page.getByRole(AriaRole.TAB, named("Schools")).click();
             page.getByLabel("Wraps beside the ring").check();
-            assertThat(page.getByText("Checks are worded this way from now on")).isVisible();
+            assertThat(page.getByText("It holds from now on")).isVisible();
             page.navigate(check);
             assertThat(page.getByText("the little finger wraps beside it")).isVisible();
             assertThat(seat.errors()).isEmpty();
