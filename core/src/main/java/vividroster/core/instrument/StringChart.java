@@ -2,7 +2,9 @@ package vividroster.core.instrument;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import vividroster.core.instrument.Fingering.OnString;
 import vividroster.core.instrument.Fingering.Reach;
 import vividroster.core.music.Pitch;
@@ -36,11 +38,22 @@ public final class StringChart implements FingeringChart {
 
     private final List<Pitch> open;
     private final Hand hand;
+    private final Map<Pitch, List<Fingering>> byPitch;
 
     /** @param open strings from the lowest, written */
     public StringChart(List<Pitch> open, Hand hand) {
         this.open = List.copyOf(open);
         this.hand = hand;
+        Map<Pitch, List<Fingering>> chart = new HashMap<>();
+        for (char letter : "CDEFGAB".toCharArray()) {
+            for (int alter = -2; alter <= 2; alter++) {
+                for (int octave = 1; octave <= 8; octave++) {
+                    Pitch pitch = new Pitch(letter, alter, octave);
+                    chart.put(pitch, find(pitch));
+                }
+            }
+        }
+        this.byPitch = Map.copyOf(chart);
     }
 
     public List<Pitch> open() {
@@ -49,6 +62,10 @@ public final class StringChart implements FingeringChart {
 
     @Override
     public List<Fingering> of(Pitch written) {
+        return byPitch.getOrDefault(written, List.of());
+    }
+
+    private List<Fingering> find(Pitch written) {
         List<OnString> ways = new ArrayList<>();
         List<OnString> asSpelled = new ArrayList<>();
         for (int place = 0; place < open.size(); place++) {
