@@ -1,8 +1,10 @@
 package vividroster.core.reading;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import vividroster.core.music.Beats;
 import vividroster.core.music.Key;
@@ -119,6 +121,7 @@ public record Vocabulary(Set<Thing> things) {
     /** @param met grows by what is found */
     private static List<First> walk(Part written, Set<Thing> met) {
         List<First> firsts = new ArrayList<>();
+        Map<Beats, List<Notated>> byLength = new HashMap<>();
         List<List<Known>> known = Accidentals.of(written);
         meet(new NewKey(written.key().fifths()), 0, 0, null, met, firsts);
         meet(new NewMeter(written.meter()), 0, 0, null, met, firsts);
@@ -137,7 +140,7 @@ public record Vocabulary(Set<Thing> things) {
             Beats place = Beats.ZERO;
             for (int n = 0; n < measure.notes().size(); n++) {
                 Note note = measure.notes().get(n);
-                List<Notated> values = Notated.of(note.length());
+                List<Notated> values = byLength.computeIfAbsent(note.length(), Notated::of);
                 for (Notated value : values) {
                     meet(new NewValue(value, note.isRest()), m, n, null, met, firsts);
                 }
