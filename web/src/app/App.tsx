@@ -13,9 +13,13 @@ import { BoardPage } from "../features/roster/BoardPage";
 import { StudentsPage } from "../features/roster/StudentsPage";
 import { SeasonPage } from "../features/season/SeasonPage";
 import { Failed, Skeleton } from "../ui/parts";
+import { loadNotation } from "./loadNotation";
 import { meQuery } from "./queries";
 import { Shell } from "./Shell";
 import { SignIn } from "./SignIn";
+
+/** Opened at a line or a warm-up, page and renderer come while it is still asked who is signed in. */
+if (/^\/library\/lines\/|^\/podium\/warm-up/.test(window.location.pathname)) void loadNotation();
 
 /** Screens that are not needed on the podium come when they are opened. */
 const CheckEditPage = lazy(async () => ({

@@ -3,6 +3,7 @@ import { Pencil } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Book, Milestone } from "../../api/types";
+import { loadNotation } from "../../app/loadNotation";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Button, Empty, Failed, Skeleton } from "../../ui/parts";
 import { BookForm } from "./BookForm";
@@ -89,7 +90,13 @@ function OneBook({ book, lines, director }: { book: Book; lines: Milestone[]; di
                 <td className="soft py-1 pr-3">{m.line?.page}</td>
                 <td className="pr-3">
                   <b>{m.shortName}</b>{" "}
-                  <Link to={{ pathname: `/library/lines/${m.id}`, search: kept }}>{m.title}</Link>
+                  <Link
+                    to={{ pathname: `/library/lines/${m.id}`, search: kept }}
+                    onPointerEnter={() => void loadNotation()}
+                    onFocus={() => void loadNotation()}
+                  >
+                    {m.title}
+                  </Link>
                 </td>
                 <td className="soft pr-3">{m.line?.concertKey}</td>
                 <td className="soft pr-3">{m.line?.meter}</td>

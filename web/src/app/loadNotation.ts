@@ -1,0 +1,3 @@
+/** Fetches what draws notation, for a page that is about to show some; once, however often it is asked. */
+export const loadNotation = () =>
+  Promise.all([import("../features/line/LinePage"), import("../features/line/Notation")]);
