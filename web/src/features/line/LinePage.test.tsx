@@ -17,6 +17,7 @@ const section = (instrument: string, name: string, writtenKey: string) => ({
   name,
   writtenKey,
   octaves: 0,
+  soundsAbove: 0,
   writtenAbove: 7,
   entry: { number: 1, note: "C 5", fingering: "open", counted: ["1", "2", "3", "4"], entersOn: "1" },
   trackKnown: true,
@@ -35,7 +36,6 @@ const notes = {
     meter: "4/4",
     tempoBpm: 84,
     countInBeats: 4,
-    countInSeconds: 4,
     measures: [
       { index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "repeat begins", spoken: "1 2 3 4" },
       { index: 1, number: 2, beats: 4, full: 4, pulse: 1, signs: "repeat", spoken: "1 (2) 3 4" },
@@ -48,6 +48,7 @@ const notes = {
     ],
     totalBeats: 16,
     seconds: 11.43,
+    secondsWithCountIn: 15.43,
     sounding: [],
     echoes: [
       { likeness: "SAME", measure: 1, number: 2, sentence: "Same as measure 1" },
@@ -171,7 +172,7 @@ describe("a line's page", () => {
     const horn = await within(keys).findByRole("button", { name: "Horn F major" });
     expect(horn.getAttribute("aria-pressed")).toBe("true");
     expect(within(keys).getByRole("button", { name: "Trumpet C major" })).toBeTruthy();
-    const roadmap = screen.getByRole("region", { name: "Roadmap" });
+    const roadmap = await screen.findByRole("region", { name: "Roadmap" });
     expect(within(roadmap).getAllByRole("listitem")).toHaveLength(4);
     expect(within(roadmap).getByText(/4 measures, 16 beats, 11 s, 15 s with the count-in/)).toBeTruthy();
     expect(screen.getByText("Still F-sharp")).toBeTruthy();
@@ -206,7 +207,7 @@ describe("a line's page", () => {
     expect(brief.textContent).toContain("breathe together");
     expect(brief.textContent).not.toContain("not theirs");
     expect(screen.getByText("The notes of line 4, Wet sand in another rhythm")).toBeTruthy();
-    expect(screen.getByText("Met before: measure 3 of line 4")).toBeTruthy();
+    expect(await screen.findByText("Met before: measure 3 of line 4")).toBeTruthy();
     fireEvent.click(within(brief).getByRole("button", { name: "Change what you say here" }));
     fireEvent.change(within(brief).getByLabelText("Tip"), { target: { value: "second valve" } });
     fireEvent.click(within(brief).getByRole("button", { name: "Keep" }));

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useDeferredValue, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { LineNotes, Milestone } from "../../api/types";
 import { instrumentsQuery, libraryQuery, railQuery } from "../../app/queries";
@@ -88,6 +88,8 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
   const instruments = useQuery(instrumentsQuery);
   const [place, setPlace] = useState(-1);
   const [look, setLook] = useState<Look>("STAFF");
+  // The notes first: what stands below them is drawn when they are there.
+  const rest = useDeferredValue(true, false);
   const { analysis, musicXml } = notes;
   const reading = readingOf(analysis, scope.instrument);
   const readers = readersIn(analysis, rail.data?.sections ?? []);
@@ -121,32 +123,36 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
           fingers={look === "BOTH" ? notes.fingers : undefined}
         />
       )}
-      <PlayBar analysis={analysis} reading={reading} onPlace={setPlace} />
-      {analysis.fault ? (
-        <p role="alert" className="font-semibold">
-          {analysis.fault}
-        </p>
-      ) : (
-        <RoadmapRibbon
-          analysis={analysis}
-          place={place}
-          words={`${analysis.totalBeats} beats, ${lasting(analysis.seconds)}, ${lasting(analysis.seconds + analysis.countInSeconds)} with the count-in`}
-        />
-      )}
-      <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
-        <div className="grid content-start gap-5">
-          <TrapList reading={reading} echoes={analysis.echoes} borrowed={notes.likeness.measures} />
-          {scope.instrument && reading && !analysis.fault && (
-            <PracticeLadder
-              key={scope.instrument}
-              lineId={lineId}
-              instrument={scope.instrument}
-              director={director}
+      {rest && (
+        <>
+          <PlayBar analysis={analysis} reading={reading} onPlace={setPlace} />
+          {analysis.fault ? (
+            <p role="alert" className="font-semibold">
+              {analysis.fault}
+            </p>
+          ) : (
+            <RoadmapRibbon
+              analysis={analysis}
+              place={place}
+              words={`${analysis.totalBeats} beats, ${lasting(analysis.seconds)}, ${lasting(analysis.secondsWithCountIn)} with the count-in`}
             />
           )}
-        </div>
-        <DemandTable readers={readers} hardest={analysis.hardest} chosen={scope.instrument} />
-      </div>
+          <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+            <div className="grid content-start gap-5">
+              <TrapList reading={reading} echoes={analysis.echoes} borrowed={notes.likeness.measures} />
+              {scope.instrument && reading && !analysis.fault && (
+                <PracticeLadder
+                  key={scope.instrument}
+                  lineId={lineId}
+                  instrument={scope.instrument}
+                  director={director}
+                />
+              )}
+            </div>
+            <DemandTable readers={readers} hardest={analysis.hardest} chosen={scope.instrument} />
+          </div>
+        </>
+      )}
     </div>
   );
 }

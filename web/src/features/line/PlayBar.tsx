@@ -47,7 +47,7 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
   );
   const [from, to] = [Math.min(stretch[0], last), Math.min(Math.max(...stretch), last)];
   const transpose =
-    !reading || pitch === "CONCERT" ? 0 : pitch === "WRITTEN" ? reading.writtenAbove : 12 * reading.octaves;
+    !reading || pitch === "CONCERT" ? 0 : pitch === "WRITTEN" ? reading.writtenAbove : reading.soundsAbove;
   const spots = (reading?.hotSpots ?? []).filter((spot) => spot.recalls === undefined).slice(0, 4);
   const loop = (measure: number) => {
     const place = analysis.order.findIndex((played) => played.index === measure);

@@ -7,6 +7,7 @@ const reading = (instrument: string, value: number): SectionReading => ({
   name: instrument,
   writtenKey: "C major",
   octaves: 0,
+  soundsAbove: 0,
   writtenAbove: 2,
   trackKnown: false,
   news: [],

@@ -7,7 +7,6 @@ const analysis = {
   seconds: 12,
   meter: "4/4",
   countInBeats: 4,
-  countInSeconds: 4,
   measures: [
     { index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "" },
     { index: 1, number: 2, beats: 4, full: 4, pulse: 1, signs: "" },
@@ -58,7 +57,6 @@ describe("playing a line", () => {
     const pickUp = {
       ...analysis,
       countInBeats: 3,
-      countInSeconds: 3,
       measures: [{ ...analysis.measures[0]!, beats: 1 }, analysis.measures[1]!],
       order: [analysis.order[0]!, { ...analysis.order[1]!, seconds: 1 }],
       seconds: 5,

@@ -33,7 +33,6 @@ const written = {
     tempoBpm: 72,
     seconds: 3,
     countInBeats: 4,
-    countInSeconds: 4,
     measures: [{ index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "", spoken: "" }],
     order: [{ index: 0, number: 1, pass: 1, seconds: 0 }],
     sounding: [],

@@ -131,7 +131,7 @@ class BookController {
     @Operation(operationId = "addBook", summary = "Put a method book on the shelf")
     MadeView add(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody BookRequest request) {
         Book book = request.book(Ids.next());
-        editing.addBook(person.programId(), book);
+        library.addBook(person.programId(), book);
         return new MadeView(book.id());
     }
 

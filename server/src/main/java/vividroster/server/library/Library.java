@@ -112,21 +112,27 @@ public class Library {
         return queries.findBooks(programId).stream().collect(Collectors.toMap(Book::id, Function.identity()));
     }
 
+    /** @throws Problem when another book has that title and volume */
     @Transactional
     public void addBook(UUID programId, Book book) {
+        nameIsFree(programId, book);
         shelves.insertBook(programId, book);
     }
 
     /** @throws Problem when another book has that title and volume, or there is no such book */
     @Transactional
     public void reviseBook(UUID programId, Book book) {
-        boolean taken = books(programId).values().stream()
+        nameIsFree(programId, book);
+        if (!shelves.putBook(programId, book)) {
+            throw Problem.notFound("The library has no such book.");
+        }
+    }
+
+    private void nameIsFree(UUID programId, Book book) {
+        boolean taken = queries.findBooks(programId).stream()
                 .anyMatch(other -> !other.id().equals(book.id()) && other.name().equalsIgnoreCase(book.name()));
         if (taken) {
             throw Problem.conflict("There is a book \"" + book.name() + "\" already.");
-        }
-        if (!shelves.putBook(programId, book)) {
-            throw Problem.notFound("The library has no such book.");
         }
     }
 

@@ -34,16 +34,6 @@ class LineEditing {
         this.library = library;
     }
 
-    @Transactional
-    void addBook(UUID programId, Book book) {
-        boolean taken = library.books(programId).values().stream()
-                .anyMatch(other -> other.name().equalsIgnoreCase(book.name()));
-        if (taken) {
-            throw Problem.conflict("There is a book \"" + book.name() + "\" already.");
-        }
-        library.addBook(programId, book);
-    }
-
     /** @return the line's id */
     @Transactional
     UUID add(UUID programId, LineRequest request) {

@@ -78,6 +78,9 @@ class LineReadings {
             fault = "Measure " + e.measure() + ": " + e.getMessage() + ".";
         }
         Timeline timeline = roadmap == null ? Timeline.NONE : Timeline.of(part, roadmap, Timeline.Options.PLAYBACK);
+        double countIn = part.tempo()
+                .orElse(Readers.WITHOUT_MARK)
+                .secondsFor(Entry.countIn(part, conventions.countInMeasures()).value());
         Map<Instrument, Reading> readings = new LinkedHashMap<>();
         for (Instrument instrument : readers.pitched()) {
             readings.put(
@@ -95,15 +98,12 @@ class LineReadings {
                 part.meter().toString(),
                 part.tempo().orElse(Readers.WITHOUT_MARK).value(),
                 Entry.countIn(part, conventions.countInMeasures()).value(),
-                part.tempo()
-                        .orElse(Readers.WITHOUT_MARK)
-                        .secondsFor(Entry.countIn(part, conventions.countInMeasures())
-                                .value()),
                 measures(part, conventions),
                 fault,
                 roadmap == null ? List.of() : order(part, roadmap, timeline, conventions),
                 timeline.total().value(),
                 Math.round(timeline.seconds() * 100) / 100.0,
+                Math.round((timeline.seconds() + countIn) * 100) / 100.0,
                 timeline.notes().stream()
                         .map(s -> new SoundingView(
                                 s.pitch().midi(),
@@ -185,6 +185,7 @@ class LineReadings {
                 instrument.name(),
                 written.key().name(),
                 reading.fitted().octaves(),
+                12 * reading.fitted().octaves(),
                 12 * reading.fitted().octaves() - instrument.transposition().semitones(),
                 reading.fitted().outside().stream().map(p -> p.name()).toList(),
                 Entry.of(written, conventions.countInMeasures())

@@ -56,6 +56,7 @@ final class LineViews {
 
     /**
      * @param octaves the line was moved to fit
+     * @param soundsAbove semitones from the line at concert pitch to where the section sounds
      * @param writtenAbove semitones from the line at concert pitch to what is written here
      * @param trackKnown whether it is known what the section has met; only then something can be new
      */
@@ -64,6 +65,7 @@ final class LineViews {
             String name,
             String writtenKey,
             int octaves,
+            int soundsAbove,
             int writtenAbove,
             List<String> outside,
             @Absent ComingInView entry,
@@ -101,19 +103,19 @@ final class LineViews {
             Marked marked,
             List<String> alternates) {}
 
-    /** @param countInSeconds at the tempo of the beginning; fault why there is no way through the measures; then nothing is played */
+    /** @param secondsWithCountIn counted in at the tempo of the beginning; fault why there is no way through the measures; then nothing is played */
     record AnalysisView(
             String title,
             String concertKey,
             String meter,
             int tempoBpm,
             double countInBeats,
-            double countInSeconds,
             List<MeasureView> measures,
             @Absent String fault,
             List<PlayedView> order,
             double totalBeats,
             double seconds,
+            double secondsWithCountIn,
             List<SoundingView> sounding,
             List<EchoView> echoes,
             List<SectionReadingView> sections,
