@@ -112,18 +112,18 @@ function FoundLines({ found }: { found: BookImport }) {
             <tr key={i} className="border-b border-[var(--hairline)] align-top">
               <td className="py-1 pr-3 font-semibold">{line.number || ""}</td>
               {line.problem ? (
-                <td colSpan={6} className="pr-3">
+                <td colSpan={6} className="py-1 pr-3">
                   <b>{line.file}: </b>
                   {line.problem}
                 </td>
               ) : (
                 <>
-                  <td className="pr-3">{line.title}</td>
-                  <td className="soft pr-3">{line.page}</td>
-                  <td className="soft pr-3">{line.concertKey}</td>
-                  <td className="soft pr-3">{line.meter}</td>
-                  <td className="soft pr-3">{line.measures}</td>
-                  <td className="soft">
+                  <td className="py-1 pr-3">{line.title}</td>
+                  <td className="soft py-1 pr-3">{line.page}</td>
+                  <td className="soft py-1 pr-3">{line.concertKey}</td>
+                  <td className="soft py-1 pr-3">{line.meter}</td>
+                  <td className="soft py-1 pr-3">{line.measures}</td>
+                  <td className="soft py-1">
                     {line.replaces && !found.kept ? "new notes for a line there is" : ""}
                   </td>
                 </>

@@ -34,7 +34,9 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
         )}
         {reading && <News reading={reading} />}
         {reading && <Tendencies reading={reading} />}
-        {!reading && <p className="soft">Choose a section to see how it comes in and what is new to it.</p>}
+        {!instrument && (
+          <p className="soft">Choose a section to see how it comes in and what is new to it.</p>
+        )}
       </div>
       <div className="grid content-start gap-1.5">
         {said.map((remark) => (

@@ -93,6 +93,7 @@ function at(answers: Record<string, unknown> = {}): Sent[] {
     "GET /api/lines/l1/ladders/horn": new Refusal(404, "No ladder is kept for this instrument."),
     "PUT /api/lines/l1/ladders/horn": { ...ladder, kept: true },
     "DELETE /api/lines/l1/ladders/horn": undefined,
+    "GET /api/books": [{ id: "b", title: "Tideline Method", volume: "Winds", notesKept: true, lines: 1 }],
     "GET /api/books/lines/l1": {
       bookId: "b",
       page: 8,
@@ -251,10 +252,22 @@ describe("a line's page", () => {
     at({ "GET /api/lines/l1/notes": new Refusal(404, "Only facts are kept of this line, no notes.") });
     page();
     expect(await screen.findByText(/Only facts are kept of this line/)).toBeTruthy();
-    expect(screen.getByRole("button", { name: "Type its notes" })).toBeTruthy();
+    expect(await screen.findByRole("button", { name: "Type its notes" })).toBeTruthy();
+    expect(screen.queryByText(/Choose a section/)).toBeNull();
     expect(screen.getByText("8 printed, 12 played")).toBeTruthy();
     expect(screen.getByText("dotted half")).toBeTruthy();
     expect(screen.getByText("D.C.")).toBeTruthy();
+  });
+
+  it("offers no typing where facts alone are kept of a book", async () => {
+    at({
+      "GET /api/lines/l1/notes": new Refusal(404, "Only facts are kept of this line, no notes."),
+      "GET /api/books": [{ id: "b", title: "Tideline Method", volume: "Winds", notesKept: false, lines: 1 }],
+    });
+    page();
+    expect(await screen.findByText(/Only facts are kept of this line/)).toBeTruthy();
+    expect(await screen.findByRole("heading", { name: /Rope and pulley/ })).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "Type its notes" })).toBeNull();
   });
 
   it("shows what is typed and tells what is wrong by line and column", async () => {

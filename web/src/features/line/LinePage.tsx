@@ -5,6 +5,7 @@ import type { LineNotes, Milestone } from "../../api/types";
 import { instrumentsQuery, libraryQuery, railQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Failed, Heading, Skeleton } from "../../ui/parts";
+import { booksQuery } from "../library/books.queries";
 import { Brief } from "./Brief";
 import { DemandTable } from "./DemandTable";
 import { FactsOnly } from "./FactsOnly";
@@ -27,7 +28,10 @@ export function LinePage({ director }: { director: boolean }) {
   const library = useQuery(libraryQuery);
   const notes = useQuery(lineNotesQuery(lineId, scope.instrument, scope.classId));
   const [typing, setTyping] = useState(false);
+  const books = useQuery(booksQuery);
   const line = library.data?.milestones.find((m) => m.id === lineId);
+  // Of some books facts alone are kept; the server refuses the notes of their lines.
+  const mayType = notes.data || books.data?.find((book) => book.id === line?.line?.bookId)?.notesKept;
   if (notes.isError) return <Failed error={notes.error} again={() => void notes.refetch()} />;
   if (notes.isPending) return <Skeleton rows={9} />;
   const kept = scopeSearch(search, {});
@@ -45,7 +49,7 @@ export function LinePage({ director }: { director: boolean }) {
             Facts
           </Link>
         )}
-        {director && (
+        {director && mayType && (
           <button
             type="button"
             className="btn btn-outline hairline h-9 min-h-0"
