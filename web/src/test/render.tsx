@@ -9,6 +9,7 @@ export interface Sent {
   method: string;
   path: string;
   body: unknown;
+  form?: FormData;
 }
 
 type Answer = unknown | ((sent: Sent) => unknown);
@@ -33,6 +34,7 @@ export function server(answers: Record<string, Answer>): Sent[] {
       method,
       path,
       body: typeof init.body === "string" ? JSON.parse(init.body) : undefined,
+      form: init.body instanceof FormData ? init.body : undefined,
     };
     sent.push(one);
     const key = Object.keys(answers)

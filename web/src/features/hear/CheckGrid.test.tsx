@@ -33,6 +33,7 @@ const milestone = (rest: Partial<Milestone>): Milestone => ({
 
 const run = (rest: Partial<Milestone> = {}): Run => ({
   milestone: milestone(rest),
+  countInMeasures: 1,
   secondsPerStudent: 40,
   queue: ["ana", "bo"],
   players: [player("ana", "Ana Reed"), player("bo", "Bo Lund")],

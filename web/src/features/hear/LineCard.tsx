@@ -2,7 +2,15 @@ import type { Milestone, Player } from "../../api/types";
 import { Chip } from "../../ui/parts";
 
 /** What is played, as this instrument reads it. */
-export function LineCard({ milestone, player }: { milestone: Milestone; player: Player }) {
+export function LineCard({
+  milestone,
+  player,
+  countInMeasures,
+}: {
+  milestone: Milestone;
+  player: Player;
+  countInMeasures: number;
+}) {
   const { line } = milestone;
   return (
     <div className="mt-2.5 mb-3 grid gap-2">
@@ -15,7 +23,7 @@ export function LineCard({ milestone, player }: { milestone: Milestone; player: 
         {line && (
           <>
             <Chip>
-              {line.meter}, ♩ = {line.tempoBpm}, one measure in
+              {line.meter}, ♩ = {line.tempoBpm}, {countInMeasures === 1 ? "one measure" : "two measures"} in
             </Chip>
             <Chip>
               {line.playedMeasures === line.measures

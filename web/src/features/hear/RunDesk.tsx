@@ -98,7 +98,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
           {whenHeard(player, live.standings.get(player.studentId)?.tries ?? 0)}
         </span>
       </div>
-      <LineCard milestone={run.milestone} player={player} />
+      <LineCard milestone={run.milestone} player={player} countInMeasures={run.countInMeasures} />
       {run.milestone.line && (
         <Suspense fallback={null}>
           <HeardLine lineId={run.milestone.line.lineId} player={player} low={marking !== "ear"} />

@@ -127,6 +127,12 @@ describe("many lines at once", () => {
         meter: "3/4",
         measures: 8,
         replaces: true,
+        parts: [
+          { id: "P1", name: "Flute 1", measures: 8, use: "everybody" },
+          { id: "P2", name: "Flute 2", measures: 8, use: "flute/2" },
+          { id: "P3", name: "Piano", measures: 8, use: "nobody", problem: "Measure 3 has a chord." },
+        ],
+        leftOut: ["dynamics in 3, 7"],
       },
       {
         file: "b.abc",
@@ -135,11 +141,17 @@ describe("many lines at once", () => {
         title: "",
         measures: 0,
         replaces: false,
+        parts: [],
+        leftOut: [],
         problem: "Line 12, column 5: no note.",
       },
     ];
     const sent = server({
       "GET /api/books": books,
+      "GET /api/instruments": [
+        { code: "flute", name: "Flute" },
+        { code: "oboe", name: "Oboe" },
+      ],
       "POST /api/books/b1/import": (one: { path: string }) => ({
         lines,
         good: 1,
@@ -159,8 +171,20 @@ describe("many lines at once", () => {
     expect(await screen.findByText("Found: 1 good, 1 not taken")).toBeTruthy();
     expect(screen.getByText("Line 12, column 5: no note.")).toBeTruthy();
     expect(screen.getByText("new notes for a line there is")).toBeTruthy();
+    const parts = within(screen.getByRole("list", { name: "Parts of a.abc" }));
+    const second = parts.getByRole<HTMLSelectElement>("combobox", { name: "Flute 2 is for" });
+    await waitFor(() => expect(second.selectedOptions[0]?.textContent).toBe("Flute, second"));
+    expect(parts.getByText("Measure 3 has a chord.")).toBeTruthy();
+    expect(screen.getByText(/dynamics in 3, 7/)).toBeTruthy();
+    fireEvent.change(second, { target: { value: "oboe" } });
+    await waitFor(() => expect(sent.filter((s) => s.method === "POST")).toHaveLength(2));
+    expect((sent.findLast((s) => s.method === "POST")?.form?.get("choices") ?? "") as string).toBe(
+      '{"a.abc":{"P2":"oboe"}}',
+    );
+    await screen.findByRole("button", { name: "Keep 1 line" });
     fireEvent.click(screen.getByRole("button", { name: "Keep 1 line" }));
     expect(await screen.findByText("Kept: 1 good, 1 not taken")).toBeTruthy();
-    await waitFor(() => expect(sent.filter((s) => s.method === "POST")).toHaveLength(2));
+    await waitFor(() => expect(sent.filter((s) => s.method === "POST")).toHaveLength(3));
+    expect(screen.queryByRole("combobox", { name: "Flute 2 is for" })).toBeNull();
   });
 });

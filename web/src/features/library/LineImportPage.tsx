@@ -8,6 +8,7 @@ import { Field } from "../../ui/Field";
 import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 import { booksQuery } from "./books.queries";
+import { FoundLines, type PartChoices } from "./FoundLines";
 
 /** Many lines at once: files are looked at first, then the good lines are kept. */
 export function LineImportPage() {
@@ -18,10 +19,12 @@ export function LineImportPage() {
   const books = useQuery(booksQuery);
   const [files, setFiles] = useState<File[]>([]);
   const [firstPage, setFirstPage] = useState("1");
+  const [uses, setUses] = useState<PartChoices>({});
   const take = useMutation({
-    mutationFn: ({ chosen, keep }: { chosen: File[]; keep: boolean }) => {
+    mutationFn: ({ chosen, uses, keep }: { chosen: File[]; uses: PartChoices; keep: boolean }) => {
       const form = new FormData();
       chosen.forEach((file) => form.append("file", file));
+      form.append("choices", JSON.stringify(uses));
       return postForm<BookImport>(
         `/api/books/${bookId}/import${query({ firstPage: Number(firstPage) || 0, keep })}`,
         form,
@@ -33,6 +36,11 @@ export function LineImportPage() {
       await client.invalidateQueries({ queryKey: ["library"] });
     },
   });
+  const choose = (file: string, part: string, use: string) => {
+    const next = { ...uses, [file]: { ...uses[file], [part]: use } };
+    setUses(next);
+    take.mutate({ chosen: files, uses: next, keep: false });
+  };
   if (books.isError) return <Failed error={books.error} />;
   if (!books.data) return <Skeleton rows={6} />;
   const book = books.data.find((b) => b.id === bookId);
@@ -51,7 +59,7 @@ export function LineImportPage() {
           <Button
             look="primary"
             disabled={take.isPending}
-            onClick={() => take.mutate({ chosen: files, keep: true })}
+            onClick={() => take.mutate({ chosen: files, uses, keep: true })}
           >
             Keep {found.good} {found.good === 1 ? "line" : "lines"}
           </Button>
@@ -60,7 +68,8 @@ export function LineImportPage() {
       <p className="soft mb-4 max-w-[80ch]">
         ABC files with one or many lines (X: is the number, a comment “% page 12” the page), and MusicXML
         files (.musicxml, .xml, .mxl), numbered by the first number in their names. A line with a number the
-        book has already gets these notes; its orders and tries stay.
+        book has already gets these notes; its orders and tries stay. Of a score with several parts you see
+        whose each is taken for, and can say otherwise; whatever is not kept is named.
       </p>
       <div className="mb-5 grid max-w-2xl items-start gap-4 sm:grid-cols-[1fr_10rem]">
         <Field
@@ -72,7 +81,8 @@ export function LineImportPage() {
           onChange={(event) => {
             const chosen = [...(event.target.files ?? [])];
             setFiles(chosen);
-            if (chosen.length > 0) take.mutate({ chosen, keep: false });
+            setUses({});
+            if (chosen.length > 0) take.mutate({ chosen, uses: {}, keep: false });
           }}
         />
         <Field
@@ -85,53 +95,7 @@ export function LineImportPage() {
       </div>
       {take.isPending && <progress className="progress w-full max-w-2xl" aria-label="Reading the files" />}
       {take.isError && <Failed error={take.error} />}
-      {found && <FoundLines found={found} />}
+      {found && <FoundLines found={found} onChoose={found.kept ? undefined : choose} />}
     </>
-  );
-}
-
-function FoundLines({ found }: { found: BookImport }) {
-  return (
-    <section aria-label="Lines found">
-      <p role="status" className="mb-2 font-semibold">
-        {found.kept ? "Kept" : "Found"}: {found.good} good
-        {found.refused > 0 && `, ${found.refused} not taken`}
-      </p>
-      <table className="w-full">
-        <thead>
-          <tr className="small soft border-base-content border-b-[1.5px] text-left">
-            {["Line", "Title", "Page", "Concert key", "Meter", "Measures", ""].map((head) => (
-              <th key={head} scope="col" className="py-1 pr-3 font-normal">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {found.lines.map((line, i) => (
-            <tr key={i} className="border-b border-[var(--hairline)] align-top">
-              <td className="py-1 pr-3 font-semibold">{line.number || ""}</td>
-              {line.problem ? (
-                <td colSpan={6} className="py-1 pr-3">
-                  <b>{line.file}: </b>
-                  {line.problem}
-                </td>
-              ) : (
-                <>
-                  <td className="py-1 pr-3">{line.title}</td>
-                  <td className="soft py-1 pr-3">{line.page}</td>
-                  <td className="soft py-1 pr-3">{line.concertKey}</td>
-                  <td className="soft py-1 pr-3">{line.meter}</td>
-                  <td className="soft py-1 pr-3">{line.measures}</td>
-                  <td className="soft py-1">
-                    {line.replaces && !found.kept ? "new notes for a line there is" : ""}
-                  </td>
-                </>
-              )}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
   );
 }

@@ -35,6 +35,7 @@ const notes = {
     concertKey: "B-flat major",
     meter: "4/4",
     tempoBpm: 84,
+    tempo: "quarter = 80–88",
     countInBeats: 4,
     measures: [
       { index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "repeat begins", spoken: "1 2 3 4" },
@@ -45,10 +46,15 @@ const notes = {
       { index: 1, number: 2, pass: 1, seconds: 2.86 },
       { index: 0, number: 1, pass: 2, seconds: 5.72 },
       { index: 1, number: 2, pass: 2, seconds: 8.58 },
-    ],
+    ].map((played) => ({ ...played, countInSeconds: 2.86, countIn: [], clicks: [] })),
+    playedMeasures: 4,
+    parts: [],
+    leftOut: ["dynamics in 1, 2", "the part Piano"],
     totalBeats: 16,
     seconds: 11.43,
     secondsWithCountIn: 15.43,
+    countedSeconds: 11.43,
+    countedSecondsWithCountIn: 15.43,
     sounding: [],
     echoes: [
       { likeness: "SAME", measure: 1, number: 2, sentence: "Same as measure 1" },
@@ -176,6 +182,8 @@ describe("a line's page", () => {
     const roadmap = await screen.findByRole("region", { name: "Roadmap" });
     expect(within(roadmap).getAllByRole("listitem")).toHaveLength(4);
     expect(within(roadmap).getByText(/4 measures, 16 beats, 11 s, 15 s with the count-in/)).toBeTruthy();
+    expect(screen.getByText(/dynamics in 1, 2; the part Piano/)).toBeTruthy();
+    expect(screen.getByText("of quarter = 80–88")).toBeTruthy();
     expect(screen.getByText("Still F-sharp")).toBeTruthy();
     expect(screen.getByText("A 5")).toBeTruthy();
     expect(screen.getByText("Horns leap widest: a fifth at measure 1.")).toBeTruthy();

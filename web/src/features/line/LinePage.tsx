@@ -11,6 +11,7 @@ import { DemandTable } from "./DemandTable";
 import { FactsOnly } from "./FactsOnly";
 import { FingerRows } from "./FingerRows";
 import { KeyStrip } from "./KeyStrip";
+import { LeftOut } from "./LeftOut";
 import { bracketsOf, lasting, readersIn, readingOf } from "./line";
 import { lineNotesQuery } from "./line.queries";
 import { PlayBar } from "./PlayBar";
@@ -130,6 +131,7 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
       {rest && (
         <>
           <PlayBar analysis={analysis} reading={reading} onPlace={setPlace} />
+          <LeftOut what={analysis.leftOut} />
           {analysis.fault ? (
             <p role="alert" className="font-semibold">
               {analysis.fault}
@@ -138,7 +140,7 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
             <RoadmapRibbon
               analysis={analysis}
               place={place}
-              words={`${analysis.totalBeats} beats, ${lasting(analysis.seconds)}, ${lasting(analysis.secondsWithCountIn)} with the count-in`}
+              words={`${analysis.totalBeats} beats, ${lasting(analysis.countedSeconds)}, ${lasting(analysis.countedSecondsWithCountIn)} with the count-in`}
             />
           )}
           <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">

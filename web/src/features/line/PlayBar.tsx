@@ -104,6 +104,7 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
       <label className="flex items-center gap-2">
         <span className="soft">♩ =</span>
         <b className="w-8 text-right">{Math.round((analysis.tempoBpm * pace) / 100)}</b>
+        {analysis.tempo?.includes("–") && <span className="small soft">of {analysis.tempo}</span>}
         <input
           type="range"
           min={40}

@@ -13,13 +13,15 @@ export function RoadmapRibbon({ analysis, place, words }: Props) {
   return (
     <section aria-label="Roadmap">
       <p className="small soft mb-1">
-        In the order played: {analysis.order.length} measures, {words}
+        In the order played: {analysis.playedMeasures}{" "}
+        {analysis.playedMeasures === 1 ? "measure" : "measures"}, {words}
       </p>
       <ol className="flex flex-wrap gap-y-2">
         {analysis.order.map((played, i) => {
           const before = analysis.order[i - 1];
           const jumps = before && played.index !== before.index + 1;
-          const signs = analysis.measures[played.index]?.signs ?? "";
+          const measure = analysis.measures[played.index];
+          const signs = [measure?.signs, measure?.tempo].filter(Boolean).join(", ");
           return (
             <li
               key={i}

@@ -22,7 +22,7 @@ export function TrapList({ reading, echoes, borrowed = [] }: Props) {
           {reading?.traps.map((trap, i) => (
             <li key={i} className="grid grid-cols-[1.4rem_3.4rem_1fr] border-b border-[var(--hairline)] py-1">
               <b>{i + 1}</b>
-              <span className="soft">{trap.kind === "NEVER_AS_SIGNED" ? "all" : `m. ${trap.number}`}</span>
+              <span className="soft">m. {trap.number}</span>
               <span>{trap.sentence}</span>
             </li>
           ))}

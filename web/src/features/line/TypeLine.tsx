@@ -5,6 +5,7 @@ import { useScope } from "../../app/scope";
 import { AreaField } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
+import { LeftOut } from "./LeftOut";
 import { previewQuery } from "./line.queries";
 import { Notation } from "./Notation";
 
@@ -61,6 +62,7 @@ export function TypeLine({ lineId, abc, onKept }: { lineId: string; abc: string;
           <Notation musicXml={preview.data.musicXml} label="Preview of the line typed" brackets={[]} />
         )}
         {preview.data?.analysis.fault && <p role="alert">{preview.data.analysis.fault}</p>}
+        {preview.data && <LeftOut what={preview.data.analysis.leftOut} />}
       </div>
     </div>
   );

@@ -2,19 +2,41 @@ import { describe, expect, it } from "vitest";
 import type { LineAnalysis } from "../../api/types";
 import { placeAt, planOf, type PlayOptions } from "./playback";
 
+const clicks = (count: number, every = 1) =>
+  Array.from({ length: count }, (_, i) => ({ seconds: i * every, strong: i === 0 }));
+
 const analysis = {
   tempoBpm: 60,
   seconds: 12,
   meter: "4/4",
-  countInBeats: 4,
-  measures: [
-    { index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "" },
-    { index: 1, number: 2, beats: 4, full: 4, pulse: 1, signs: "" },
-  ],
   order: [
-    { index: 0, number: 1, pass: 1, seconds: 0 },
-    { index: 1, number: 2, pass: 1, seconds: 4 },
-    { index: 0, number: 1, pass: 2, seconds: 8 },
+    {
+      index: 0,
+      number: 1,
+      pass: 1,
+      seconds: 0,
+      countInSeconds: 4,
+      countIn: clicks(4),
+      clicks: clicks(4),
+    },
+    {
+      index: 1,
+      number: 2,
+      pass: 1,
+      seconds: 4,
+      countInSeconds: 4,
+      countIn: clicks(4),
+      clicks: clicks(4),
+    },
+    {
+      index: 0,
+      number: 1,
+      pass: 2,
+      seconds: 8,
+      countInSeconds: 4,
+      countIn: clicks(4),
+      clicks: clicks(4),
+    },
   ],
   sounding: [
     { midi: 60, onset: 0, beats: 2, seconds: 0, lasts: 2, measure: 0 },
@@ -53,15 +75,19 @@ describe("playing a line", () => {
     expect(clicks.filter((e) => e.click === "strong")).toHaveLength(1 + 3);
   });
 
-  it("counts in less the pick-up", () => {
+  it("counts in as the server says, slower where the pace is", () => {
     const pickUp = {
       ...analysis,
-      countInBeats: 3,
-      measures: [{ ...analysis.measures[0]!, beats: 1 }, analysis.measures[1]!],
-      order: [analysis.order[0]!, { ...analysis.order[1]!, seconds: 1 }],
+      order: [
+        { ...analysis.order[0]!, countInSeconds: 3, countIn: clicks(3) },
+        { ...analysis.order[1]!, seconds: 1 },
+      ],
       seconds: 5,
     } as LineAnalysis;
     expect(planOf(pickUp, { ...all, to: 1, countIn: true }).measures[0]).toBe(3);
+    const slow = planOf(pickUp, { ...all, to: 1, countIn: true, pace: 0.5 });
+    expect(slow.measures[0]).toBe(6);
+    expect(slow.events.filter((e) => e.click).map((e) => e.at)).toEqual([0, 2, 4]);
   });
 
   it("loops a stretch and cuts what sounds beyond it", () => {
@@ -77,27 +103,29 @@ describe("playing a line", () => {
     expect(placeAt(plan, 1, 9)).toBe(2);
   });
 
-  it("clicks the meter and the tempo of the measure it is in", () => {
+  it("clicks where the server says, held beats included", () => {
     const changing = {
       ...analysis,
-      measures: [analysis.measures[0]!, { index: 1, number: 2, beats: 3, full: 3, pulse: 1.5, signs: "" }],
       order: [
-        { index: 0, number: 1, pass: 1, seconds: 0 },
-        { index: 1, number: 2, pass: 1, seconds: 4 },
+        {
+          ...analysis.order[0]!,
+          clicks: [0, 1, 2, 4].map((seconds) => ({ seconds, strong: seconds === 0 })),
+        },
+        { ...analysis.order[1]!, seconds: 6, clicks: clicks(2, 0.75) },
       ],
-      seconds: 5.5,
-      sounding: [{ midi: 60, onset: 4, beats: 3, seconds: 4, lasts: 1.5, measure: 1 }],
+      seconds: 7.5,
+      sounding: [{ midi: 60, onset: 4, beats: 3, seconds: 6, lasts: 1.5, measure: 1 }],
     } as LineAnalysis;
     const plan = planOf(changing, { ...all, to: 1, metronome: true, pace: 0.5 });
     expect(plan.events.filter((e) => e.click).map((e) => [e.at, e.click])).toEqual([
       [0, "strong"],
       [2, "weak"],
       [4, "weak"],
-      [6, "weak"],
-      [8, "strong"],
-      [9.5, "weak"],
+      [8, "weak"],
+      [12, "strong"],
+      [13.5, "weak"],
     ]);
-    expect(plan.events.filter((e) => e.midi).map((e) => [e.at, e.lasts])).toEqual([[8, 3]]);
-    expect(plan.ends).toBe(11);
+    expect(plan.events.filter((e) => e.midi).map((e) => [e.at, e.lasts])).toEqual([[12, 3]]);
+    expect(plan.ends).toBe(15);
   });
 });

@@ -28,27 +28,19 @@ export interface PlayOptions {
   to: number;
 }
 
-/** Everything to be sounded of a stretch of a line, counted in as the programme counts. */
+/** Everything to be sounded of a stretch of a line; the server says when, here it is only cut out and slowed. */
 export function planOf(analysis: LineAnalysis, options: PlayOptions): Plan {
-  const ends = (place: number) => analysis.order[place + 1]?.seconds ?? analysis.seconds;
   const begins = (place: number) => analysis.order[place]?.seconds ?? analysis.seconds;
-  const measureAt = (place: number) => analysis.measures[analysis.order[place]?.index ?? -1];
-  const secondsPerBeat = (place: number) =>
-    (ends(place) - begins(place)) / (measureAt(place)?.beats || 1) / options.pace;
   const first = begins(options.from);
-  const last = ends(options.to);
-  const opening = measureAt(options.from);
-  const countedBeats =
-    !options.countIn || !opening ? 0 : options.from === 0 ? analysis.countInBeats : opening.full;
-  const offset = countedBeats * secondsPerBeat(options.from);
+  const last = begins(options.to + 1);
+  const opening = analysis.order[options.from];
+  const offset = options.countIn && opening ? opening.countInSeconds / options.pace : 0;
   const at = (seconds: number) => offset + (seconds - first) / options.pace;
   const events: Event[] = [];
   const click = (seconds: number, strong: boolean) =>
     events.push({ at: seconds, lasts: 0.05, click: strong ? "strong" : "weak" });
-  if (opening) {
-    for (let beat = 0; beat < countedBeats - 1e-6; beat += opening.pulse) {
-      click(beat * secondsPerBeat(options.from), beat % opening.full < 1e-6);
-    }
+  if (options.countIn && opening) {
+    opening.countIn.forEach((one) => click(one.seconds / options.pace, one.strong));
   }
   analysis.sounding
     .filter((note) => note.seconds >= first - 1e-6 && note.seconds < last - 1e-6)
@@ -59,19 +51,15 @@ export function planOf(analysis: LineAnalysis, options: PlayOptions): Plan {
         midi: note.midi + (options.transpose ?? 0),
       }),
     );
+  const places = analysis.order.slice(options.from, options.to + 1);
   if (options.metronome) {
-    for (let place = options.from; place <= options.to; place++) {
-      const measure = measureAt(place);
-      if (!measure) continue;
-      const pickUp = place === 0 && measure.beats < measure.full;
-      for (let beat = 0; beat < measure.beats - 1e-6; beat += measure.pulse) {
-        click(at(begins(place)) + beat * secondsPerBeat(place), beat === 0 && !pickUp);
-      }
-    }
+    places.forEach((played) =>
+      played.clicks.forEach((one) => click(at(played.seconds + one.seconds), one.strong)),
+    );
   }
   return {
     events: events.toSorted((a, b) => a.at - b.at),
-    measures: analysis.order.slice(options.from, options.to + 1).map((played) => at(played.seconds)),
+    measures: places.map((played) => at(played.seconds)),
     ends: at(last),
   };
 }

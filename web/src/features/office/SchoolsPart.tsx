@@ -41,6 +41,9 @@ function Question({ question }: { question: SchoolQuestion }) {
   return (
     <fieldset className="border-b border-[var(--hairline)] py-3">
       <legend className="float-left w-full pb-1 font-semibold">{question.question}</legend>
+      {question.amount && (
+        <Amount question={question} busy={choose.isPending} onChoose={(amount) => choose.mutate(amount)} />
+      )}
       <div className="clear-both grid gap-1">
         {question.choices.map((choice) => (
           <label key={choice.key} className="flex items-center gap-2.5">
@@ -60,5 +63,41 @@ function Question({ question }: { question: SchoolQuestion }) {
       </div>
       {choose.isError && <Failed error={choose.error} />}
     </fieldset>
+  );
+}
+
+/** A number within bounds; it holds when it is left or Enter is pressed. */
+function Amount({
+  question,
+  busy,
+  onChoose,
+}: {
+  question: SchoolQuestion;
+  busy: boolean;
+  onChoose: (amount: string) => void;
+}) {
+  const [typed, setTyped] = useState(question.chosen);
+  const amount = question.amount!;
+  const settle = () => {
+    if (typed !== question.chosen && typed.trim() !== "") onChoose(typed.trim().replace(",", "."));
+  };
+  return (
+    <label className="clear-both flex items-center gap-2.5">
+      <input
+        type="text"
+        inputMode="decimal"
+        className="input input-sm hairline bg-base-100 w-20 border-[1.5px] text-right"
+        aria-label={question.question}
+        value={typed}
+        disabled={busy}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={settle}
+        onKeyDown={(event) => event.key === "Enter" && settle()}
+      />
+      <span>{amount.unit}</span>
+      <span className="small soft">
+        {amount.low} to {amount.high}
+      </span>
+    </label>
   );
 }

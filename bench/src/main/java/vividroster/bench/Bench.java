@@ -26,6 +26,7 @@ public final class Bench {
         }
         if (wanted.isEmpty() || wanted.contains("lines")) {
             LinesBench.run();
+            HostileBench.run();
         }
         if (wanted.isEmpty() || wanted.contains("notation")) {
             NotationBench.run();

@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import vividroster.core.curriculum.Milestone;
@@ -142,7 +143,15 @@ final class BenchSchool {
                     programId,
                     line,
                     new LineFacts(
-                            line.id(), book.id(), 4, i, Key.named("B-flat major"), new Meter(4, 4), new Bpm(80), 8, 8),
+                            line.id(),
+                            book.id(),
+                            4,
+                            i,
+                            Key.named("B-flat major"),
+                            new Meter(4, 4),
+                            new Bpm(80),
+                            8,
+                            OptionalInt.of(8)),
                     i);
             orders.add(new MilestoneOrder(
                     Ids.next(),

@@ -3,15 +3,19 @@ package vividroster.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import vividroster.testkit.ApiClient;
 import vividroster.testkit.ApiClient.Answer;
+import vividroster.testkit.ApiClient.Upload;
 import vividroster.testkit.RunningServer;
 import vividroster.testkit.School;
 
@@ -132,7 +136,8 @@ class BooksTest {
             value = {
                 "concertKey; H major; A key is written like \"B-flat major\", was \"H major\".",
                 "meter; 4; A meter is written like \"3/4\", was \"4\".",
-                "meter; x/y; \"x/y\" is not understood here.",
+                "meter; x/y; A meter is written like \"3/4\", was \"x/y\".",
+                "meter; 2/4+3/8; Two meters in one, \"2/4+3/8\", are not read here.",
                 "notesUsed; Eb4 blue; A pitch is written like F4 or Bb2, was \"blue\".",
                 "tempoBpm; 5; TempoBpm must be in 20..400, was 5.",
                 "measures; 0; Give a number from 1 to 2000, not 0.",
@@ -237,5 +242,45 @@ class BooksTest {
         assertThat(director.post("/api/lines/" + id + "/notes", Map.of("abc", "L:1/4\nK:C\nC4|D4 !D.S.alfine!|"))
                         .sentence())
                 .isEqualTo("Measure 2: \"D.S. al Fine\" finds no segno to go to.");
+    }
+
+    @Test
+    void aModeAGroupedMeterAndAFractionOfABeatAreFactsToo() {
+        String bookId = book("Shoreline Studies", false);
+        Map<String, Object> line = line(bookId, 9);
+        line.put("concertKey", "D dorian");
+        line.put("meter", "3+2/8");
+        line.put("tempoBpm", 66.5);
+        Answer made = director.post("/api/books/lines", line);
+        assertThat(made.status()).as(made.text()).isEqualTo(200);
+        JsonNode facts = director.get(
+                        "/api/books/lines/" + made.json().path("id").asString())
+                .json();
+        assertThat(facts.path("concertKey").asString()).isEqualTo("D dorian");
+        assertThat(facts.path("meter").asString()).isEqualTo("3+2/8");
+        assertThat(facts.path("tempoBpm").asDouble()).isEqualTo(66.5);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {201, 1000})
+    void moreFilesThanMayComeAtOnceAreRefusedWithASentence(int files) {
+        String bookId = book("Shoreline Studies", true);
+        byte[] one = "X:1\nL:1/4\nK:C\nC D E F|\n".getBytes(StandardCharsets.UTF_8);
+        String address = "/api/books/" + bookId + "/import?firstPage=2&keep=true";
+        Answer answer = director.upload(address, Collections.nCopies(files, new Upload("line.abc", one)), Map.of());
+        assertThat(answer.sentence()).isEqualTo("Send 1 to 200 files at once; nothing was changed.");
+        assertThat(answer.status()).isEqualTo(422);
+    }
+
+    @Test
+    void twoHundredFilesComeAtOnce() {
+        String bookId = book("Shoreline Studies", true);
+        List<Upload> files = new ArrayList<>();
+        for (int number = 1; number <= 200; number++) {
+            files.add(new Upload(number + ".abc", "X:1\nL:1/4\nK:C\nC D E F|\n".getBytes(StandardCharsets.UTF_8)));
+        }
+        JsonNode looked = director.upload("/api/books/" + bookId + "/import?firstPage=2&keep=false", files, Map.of())
+                .json();
+        assertThat(looked.path("good").asInt() + looked.path("refused").asInt()).isEqualTo(200);
     }
 }

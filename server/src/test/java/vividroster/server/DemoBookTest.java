@@ -14,24 +14,24 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.Beats;
-import vividroster.core.music.Bpm;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.music.Spelling;
-import vividroster.core.reading.Fingers.FourthFinger;
 import vividroster.core.reading.Fitted;
-import vividroster.core.reading.Reading;
-import vividroster.core.reading.Reading.Reader;
 import vividroster.core.reading.Roadmap;
+import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Traps;
 import vividroster.core.reading.Vocabulary;
+import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Reading.Reader;
 import vividroster.formats.abc.AbcReader;
 import vividroster.formats.catalog.FingeringFile;
 import vividroster.formats.catalog.InstrumentCatalogFile;
@@ -56,7 +56,7 @@ class DemoBookTest {
             String book = Files.readString(TestCluster.projectRoot().resolve("demo/lines/" + volume + ".abc"));
             for (String tune : book.split("(?m)^(?=X:)")) {
                 if (tune.startsWith("X:")) {
-                    tunes.add(new Tune(volume, AbcReader.read(tune)));
+                    tunes.add(new Tune(volume, AbcReader.read(tune, CATALOG).score()));
                 }
             }
         }
@@ -108,7 +108,8 @@ class DemoBookTest {
             found.add("meter " + part.meter());
             found.add(part.hasPickUp() ? "pick-up" : "");
             found.add(tune.score().own().isEmpty() ? "" : "part of its own");
-            Traps.of(part).forEach(trap -> found.add(trap.getClass().getSimpleName()));
+            Traps.of(TimedView.of(part))
+                    .forEach(trap -> found.add(trap.getClass().getSimpleName()));
             part.measures().forEach(measure -> {
                 measure.signs().jump().ifPresent(jump -> found.add(jump.words()));
                 found.add(measure.signs().endingBegins().isEmpty() ? "" : "endings");
@@ -145,15 +146,14 @@ class DemoBookTest {
                 continue;
             }
             Reading reading = Reading.of(
-                    tune.score().partOf(instrument.code()),
+                    TimedView.of(tune.score().partOf(instrument.code())),
                     new Reader(
                             instrument.transposition(),
                             RangeFile.shipped().get(instrument.code()).firstYear(),
                             chart,
                             FourthFinger.EARLY,
                             Spelling.FLATS_AT_SIX,
-                            Optional.of(Vocabulary.NOTHING)),
-                    new Bpm(100));
+                            Optional.of(Vocabulary.NOTHING)));
             for (int m = 0; m < reading.written().measures().size(); m++) {
                 List<Note> notes = reading.written().measures().get(m).notes();
                 for (int n = 0; n < notes.size(); n++) {

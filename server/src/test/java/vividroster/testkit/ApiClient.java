@@ -14,6 +14,7 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -96,16 +97,26 @@ public final class ApiClient {
 
     /** Sends a file as a form would, with text parts after it. */
     public Answer upload(String path, String fileName, byte[] file, Map<String, String> parts) {
+        return upload(path, List.of(new Upload(fileName, file)), parts);
+    }
+
+    /** A file to be sent. */
+    public record Upload(String name, byte[] bytes) {}
+
+    public Answer upload(String path, List<Upload> files, Map<String, String> parts) {
         String boundary = "vivid-boundary";
         var body = new java.io.ByteArrayOutputStream();
-        body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + fileName
-                        + "\"\r\nContent-Type: text/csv\r\n\r\n")
-                .getBytes(StandardCharsets.UTF_8));
-        body.writeBytes(file);
+        for (Upload file : files) {
+            body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\""
+                            + file.name() + "\"\r\nContent-Type: text/csv\r\n\r\n")
+                    .getBytes(StandardCharsets.UTF_8));
+            body.writeBytes(file.bytes());
+            body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
+        }
         parts.forEach((name, value) -> body.writeBytes(
-                ("\r\n--" + boundary + "\r\nContent-Disposition: form-data; name=\"" + name + "\"\r\n\r\n" + value)
+                ("--" + boundary + "\r\nContent-Disposition: form-data; name=\"" + name + "\"\r\n\r\n" + value + "\r\n")
                         .getBytes(StandardCharsets.UTF_8)));
-        body.writeBytes(("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
+        body.writeBytes(("--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
         return send(
                 "POST",
                 path,

@@ -231,7 +231,15 @@ public final class School {
                 programId,
                 line,
                 new LineFacts(
-                        line.id(), book.id(), 4, number, Key.named("B-flat major"), new Meter(4, 4), new Bpm(72), 4, 8),
+                        line.id(),
+                        book.id(),
+                        4,
+                        number,
+                        Key.named("B-flat major"),
+                        new Meter(4, 4),
+                        new Bpm(72),
+                        4,
+                        OptionalInt.of(8)),
                 number);
     }
 

@@ -1,7 +1,9 @@
 package vividroster.core.curriculum;
 
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /**
@@ -9,17 +11,40 @@ import java.util.UUID;
  *
  * @param ordinal place in the belt, from 1
  * @param fillings milestone by instrument code; {@link #ANY} fills it for every instrument not named
+ * @param onlyFor of fillings that are not for everybody the instruments they are for, by milestone
  */
-public record BeltSlot(int ordinal, String name, Map<String, UUID> fillings) {
+public record BeltSlot(int ordinal, String name, Map<String, UUID> fillings, Map<UUID, Set<String>> onlyFor) {
 
     public static final String ANY = "any";
 
     public BeltSlot {
         fillings = Map.copyOf(fillings);
+        Map<UUID, Set<String>> copied = new HashMap<>();
+        onlyFor.forEach((milestone, instruments) -> {
+            if (!instruments.isEmpty()) {
+                copied.put(milestone, Set.copyOf(instruments));
+            }
+        });
+        onlyFor = Map.copyOf(copied);
     }
 
+    /** Filled by milestones that are for everybody. */
+    public BeltSlot(int ordinal, String name, Map<String, UUID> fillings) {
+        this(ordinal, name, fillings, Map.of());
+    }
+
+    /**
+     * What the slot asks of an instrument; empty where it cannot reach it, since nothing fills it or what does is for
+     * others. Ordering and earning both ask here, so that a slot is never required of somebody who cannot be set it.
+     */
     public Optional<UUID> milestoneFor(String instrument) {
-        UUID own = fillings.get(instrument);
-        return Optional.ofNullable(own != null ? own : fillings.get(ANY));
+        return Optional.ofNullable(fillings.get(instrument))
+                .filter(milestone -> reaches(milestone, instrument))
+                .or(() -> Optional.ofNullable(fillings.get(ANY)).filter(milestone -> reaches(milestone, instrument)));
+    }
+
+    private boolean reaches(UUID milestone, String instrument) {
+        Set<String> only = onlyFor.get(milestone);
+        return only == null || only.contains(instrument);
     }
 }

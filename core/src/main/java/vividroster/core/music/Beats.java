@@ -19,6 +19,16 @@ public record Beats(int ticks) implements Comparable<Beats> {
         return new Beats(Math.toIntExact(Math.round((double) numerator * PER_BEAT / denominator)));
     }
 
+    /** @throws IllegalArgumentException when the fraction does not come out whole, as in a group of eleven */
+    public static Beats exact(long numerator, long denominator) {
+        long ticks = Math.multiplyExact(numerator, (long) PER_BEAT);
+        if (denominator <= 0 || ticks % denominator != 0 || Math.abs(ticks / denominator) > Integer.MAX_VALUE) {
+            throw new IllegalArgumentException(
+                    "a length of " + numerator + "/" + denominator + " beats cannot be written");
+        }
+        return new Beats((int) (ticks / denominator));
+    }
+
     public static Beats of(long beats) {
         return of(beats, 1);
     }

@@ -11,12 +11,7 @@ import java.util.List;
  */
 public record Key(int fifths, Mode mode) {
 
-    private static final List<String> MAJOR_TONICS = List.of(
-            "C-flat", "G-flat", "D-flat", "A-flat", "E-flat", "B-flat", "F", "C", "G", "D", "A", "E", "B", "F-sharp",
-            "C-sharp");
-    private static final List<String> MINOR_TONICS = List.of(
-            "A-flat", "E-flat", "B-flat", "F", "C", "G", "D", "A", "E", "B", "F-sharp", "C-sharp", "G-sharp", "D-sharp",
-            "A-sharp");
+    private static final String LETTERS = "FCGDAEB";
 
     public Key {
         if (fifths < -7 || fifths > 7) {
@@ -32,7 +27,7 @@ public record Key(int fifths, Mode mode) {
 
     /** The sign this key gives a letter: 1 sharp, -1 flat, 0 none. */
     public int alterOf(char letter) {
-        int place = "FCGDAEB".indexOf(letter);
+        int place = LETTERS.indexOf(letter);
         if (place < 0) {
             throw new IllegalArgumentException("a key signs the letters A to G, not " + letter);
         }
@@ -41,7 +36,17 @@ public record Key(int fifths, Mode mode) {
 
     /** The tonic's letter. */
     public char tonic() {
-        return "FCGDAEB".charAt(Math.floorMod(fifths + 1 + (mode == Mode.MINOR ? 3 : 0), 7));
+        return LETTERS.charAt(Math.floorMod(tonicPlace(), 7));
+    }
+
+    /** On the line of fifths, F being 0. */
+    private int tonicPlace() {
+        return fifths + 1 + mode.fifthsAboveMajor();
+    }
+
+    /** The key of a tonic in a mode. @param alter of the tonic's letter @throws IllegalArgumentException beyond seven signs */
+    public static Key of(char tonic, int alter, Mode mode) {
+        return new Key(LETTERS.indexOf(tonic) - 1 + 7 * alter - mode.fifthsAboveMajor(), mode);
     }
 
     /** The scale as signed, within closed bounds, upward; a minor key without its raised degrees. */
@@ -60,8 +65,12 @@ public record Key(int fifths, Mode mode) {
 
     /** For example "B-flat major". */
     public String name() {
-        return (mode == Mode.MAJOR ? MAJOR_TONICS : MINOR_TONICS).get(fifths + 7)
-                + (mode == Mode.MAJOR ? " major" : " minor");
+        String sign = switch (Math.floorDiv(tonicPlace(), 7)) {
+            case 0 -> "";
+            case 1 -> "-sharp";
+            default -> "-flat";
+        };
+        return tonic() + sign + " " + mode.word();
     }
 
     /** The inverse of {@link #name()}; upper and lower case are alike. */

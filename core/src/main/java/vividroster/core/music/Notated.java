@@ -1,7 +1,9 @@
 package vividroster.core.music;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A length as note values on paper.
@@ -61,18 +63,41 @@ public record Notated(int halvings, int dots, int actual, int normal) {
         return values;
     }
 
-    private static Notated exact(int ticks) {
+    /** So many tied values stand for one length at most; more is no rhythm anybody writes. */
+    private static final int MOST_VALUES = 6;
+
+    /** Whether a length can be written, as one value or a few tied ones. */
+    public static boolean canWrite(Beats length) {
+        if (EXACT.containsKey(length.ticks())) {
+            return true;
+        }
+        try {
+            return length.ticks() > 0
+                    && length.ticks() <= MOST_VALUES * WHOLE * 2
+                    && of(length).size() <= MOST_VALUES;
+        } catch (IllegalArgumentException e) {
+            return false;
+        }
+    }
+
+    /** Single values by their ticks; of several as long the plainest. */
+    private static final Map<Integer, Notated> EXACT = singleValues();
+
+    private static Map<Integer, Notated> singleValues() {
+        Map<Integer, Notated> values = new HashMap<>();
         for (int[] group : GROUPS) {
             for (int dots = 0; dots <= 2; dots++) {
                 for (int halvings = 0; halvings <= 7; halvings++) {
                     Notated value = new Notated(halvings, dots, group[0], group[1]);
-                    if (value.length().ticks() == ticks) {
-                        return value;
-                    }
+                    values.putIfAbsent(value.length().ticks(), value);
                 }
             }
         }
-        return null;
+        return Map.copyOf(values);
+    }
+
+    private static Notated exact(int ticks) {
+        return EXACT.get(ticks);
     }
 
     private static Notated longestWithin(int ticks) {

@@ -11,7 +11,7 @@ import java.util.function.UnaryOperator;
  * @param pitch empty for a rest
  * @param length more than nothing
  * @param tied sounds on into the next note of the same pitch
- * @param slurs slurs that begin here less those that end here is not kept; the two counts are
+ * @param slurs how many begin here and how many end
  * @param marks articulation and the like
  * @param graces grace notes before it, kept for display and left out of counting
  * @param lyric the syllable or word under it; empty when there is none
@@ -76,6 +76,31 @@ public record Note(
         return new Note(Optional.of(other), length, tied, slurs, marks, graces, lyric);
     }
 
+    public Note withLength(Beats other) {
+        return new Note(pitch, other, tied, slurs, marks, graces, lyric);
+    }
+
+    public Note withTie(boolean other) {
+        return new Note(pitch, length, other, slurs, marks, graces, lyric);
+    }
+
+    public Note withSlurs(Slurs others) {
+        return new Note(pitch, length, tied, others, marks, graces, lyric);
+    }
+
+    public Note withMarks(Set<Mark> others) {
+        return new Note(pitch, length, tied, slurs, others, graces, lyric);
+    }
+
+    /** Whether a note sounds on from the one before it: tied there, and of the same pitch. @param before may be null */
+    public boolean isTiedFrom(Note before) {
+        return before != null
+                && before.tied
+                && pitch.isPresent()
+                && before.pitch.isPresent()
+                && before.pitch.get().midi() == pitch.get().midi();
+    }
+
     /** With its grace notes; a rest stays as it is. */
     public Note moved(UnaryOperator<Pitch> move) {
         return new Note(
@@ -84,7 +109,7 @@ public record Note(
                 tied,
                 slurs,
                 marks,
-                graces.stream().map(move).toList(),
+                graces.isEmpty() ? graces : graces.stream().map(move).toList(),
                 lyric);
     }
 }

@@ -11,13 +11,21 @@ import java.util.function.UnaryOperator;
  * @param key in force at the beginning
  * @param meter in force at the beginning
  * @param tempo in force at the beginning; empty where none is printed
+ * @param order in which stretches of it are played, where the page gives one, as {@code P:} of ABC does; empty where
+ *     repeats and jumps alone say it
  */
-public record Part(Key key, Meter meter, Optional<Bpm> tempo, List<Measure> measures) {
+public record Part(Key key, Meter meter, Optional<Tempo> tempo, List<Measure> measures, List<Stretch> order) {
 
-    private static final int MOST_MEASURES = 2_000;
+    public static final int MOST_MEASURES = 2_000;
+    /** Of an order of stretches. */
+    public static final int MOST_STRETCHES = 200;
+
+    /** Measures by index, both ends included. */
+    public record Stretch(int from, int to) {}
 
     public Part {
         measures = List.copyOf(measures);
+        order = List.copyOf(order);
         if (measures.isEmpty()) {
             throw new IllegalArgumentException("a line needs at least one measure");
         }
@@ -25,6 +33,49 @@ public record Part(Key key, Meter meter, Optional<Bpm> tempo, List<Measure> meas
             throw new IllegalArgumentException(
                     "a line has at most " + MOST_MEASURES + " measures, here are " + measures.size());
         }
+        if (order.size() > MOST_STRETCHES) {
+            throw new IllegalArgumentException(
+                    "an order of parts has at most " + MOST_STRETCHES + ", here are " + order.size());
+        }
+        for (Stretch stretch : order) {
+            if (stretch.from() < 0 || stretch.to() >= measures.size() || stretch.from() > stretch.to()) {
+                throw new IllegalArgumentException("a stretch lies in 0.." + (measures.size() - 1) + ", was "
+                        + stretch.from() + " to " + stretch.to());
+            }
+        }
+    }
+
+    public Part(Key key, Meter meter, Optional<Tempo> tempo, List<Measure> measures) {
+        this(key, meter, tempo, measures, List.of());
+    }
+
+    /** The same with its order of stretches written out one after another; itself where there is none. */
+    public Part writtenOut() {
+        if (order.isEmpty()) {
+            return this;
+        }
+        List<Measure> out = new ArrayList<>();
+        int number = 0;
+        for (Stretch stretch : order) {
+            for (int i = stretch.from(); i <= stretch.to(); i++) {
+                Measure measure = measures.get(i);
+                boolean first = out.isEmpty();
+                boolean half =
+                        !first && i > stretch.from() && measures.get(i - 1).number() == measure.number();
+                number = first ? measure.number() : half ? number : number + 1;
+                Key inForce = keyAt(i);
+                boolean begins = !first && i == stretch.from();
+                out.add(new Measure(
+                        number,
+                        measure.notes(),
+                        measure.signs(),
+                        begins ? Optional.of(inForce) : measure.key(),
+                        begins ? Optional.of(meterAt(i)) : measure.meter(),
+                        measure.tempos(),
+                        measure.words()));
+            }
+        }
+        return new Part(key, meter, tempo, out);
     }
 
     public boolean hasPickUp() {
@@ -71,45 +122,28 @@ public record Part(Key key, Meter meter, Optional<Bpm> tempo, List<Measure> meas
 
     /** The same, a key of six signs spelled as one likes. An octave alone leaves every spelling as it is. */
     public Part writtenFor(Transposition transposition, int octaves, Spelling spelling) {
-        return moved(7 * octaves - transposition.steps(), 12 * octaves - transposition.semitones(), spelling);
+        return moved(
+                new Moving(7 * octaves - transposition.steps(), 12 * octaves - transposition.semitones(), spelling));
     }
 
     /** As it sounds, when this is how an instrument reads it. */
     public Part soundingOn(Transposition transposition) {
-        return moved(transposition.steps(), transposition.semitones(), Spelling.FLATS_AT_SIX);
+        return moved(Moving.sounding(transposition));
     }
 
-    private Part moved(int steps, int semitones, Spelling spelling) {
+    private Part moved(Moving by) {
         List<Measure> others = new ArrayList<>();
         Key inForce = key;
         for (Measure measure : measures) {
             inForce = measure.key().orElse(inForce);
-            int shift = respelling(inForce, steps, semitones, spelling);
-            UnaryOperator<Pitch> move = pitch -> pitch.moved(steps + shift, semitones);
+            int steps = by.steps() + by.respelling(inForce);
+            UnaryOperator<Pitch> move = pitch -> pitch.moved(steps, by.semitones());
             List<Note> notes = new ArrayList<>(measure.notes().size());
             for (Note note : measure.notes()) {
                 notes.add(note.isRest() ? note : note.moved(move));
             }
-            others.add(
-                    measure.withNotes(notes).withKey(measure.key().map(k -> movedKey(k, steps, semitones, spelling))));
+            others.add(measure.withNotes(notes).withKey(measure.key().map(by::key)));
         }
-        return new Part(movedKey(key, steps, semitones, spelling), meter, tempo, others);
-    }
-
-    private static int fifths(Key key, int steps, int semitones) {
-        // A fifth is four letters and seven semitones: letters give the fifths up to sevens, semitones settle them.
-        return key.fifths() + (7 * semitones - 12 * steps);
-    }
-
-    private static Key movedKey(Key key, int steps, int semitones, Spelling spelling) {
-        int fifths = fifths(key, steps, semitones);
-        return fifths == key.fifths() ? key : new Key(spelling.settle(fifths), key.mode());
-    }
-
-    /** One letter up where sharps became flats, one down where flats became sharps. */
-    private static int respelling(Key key, int steps, int semitones, Spelling spelling) {
-        int fifths = fifths(key, steps, semitones);
-        int written = movedKey(key, steps, semitones, spelling).fifths();
-        return Integer.signum(fifths - written);
+        return new Part(by.key(key), meter, tempo, others, order);
     }
 }

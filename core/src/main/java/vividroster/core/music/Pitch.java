@@ -15,6 +15,10 @@ public record Pitch(char letter, int alter, int octave) {
     private static final Pattern WRITTEN = Pattern.compile("([A-Ga-g])(##|#|bb|b|-sharp|-flat)? ?(\\d)");
     private static final String LETTERS = "CDEFGAB";
     private static final int[] SEMITONES = {0, 2, 4, 5, 7, 9, 11};
+    /** Steps and semitones above C by letter from A on: asked for every note of every reading. */
+    private static final int[] STEP_OF_LETTER = {5, 6, 0, 1, 2, 3, 4};
+
+    private static final int[] SEMITONES_OF_LETTER = {9, 11, 0, 2, 4, 5, 7};
     private static final int MIDI_A4 = 69;
 
     public Pitch {
@@ -48,7 +52,7 @@ public record Pitch(char letter, int alter, int octave) {
 
     /** Letter steps above C 0; what a staff shows. */
     public int step() {
-        return 7 * octave + LETTERS.indexOf(letter);
+        return 7 * octave + STEP_OF_LETTER[letter - 'A'];
     }
 
     /**
@@ -92,7 +96,7 @@ public record Pitch(char letter, int alter, int octave) {
 
     /** 60 for middle C. */
     public int midi() {
-        return 12 * (octave + 1) + SEMITONES[LETTERS.indexOf(letter)] + alter;
+        return 12 * (octave + 1) + SEMITONES_OF_LETTER[letter - 'A'] + alter;
     }
 
     /** In equal temperament. @param tuning hertz of A 4, for example 440 */

@@ -28,6 +28,12 @@ public record Signs(
         boolean fine,
         Optional<Jump> jump) {
 
+    /** Of a repeat's plays and of an ending's number. Source: the rules of notation. */
+    public static final int MOST_TIMES = 32;
+
+    /** Numbers of one bracket. Source: the same. */
+    public static final int MOST_NUMBERS = 16;
+
     public static final Signs NONE = new Signs(
             false, 0, Set.of(), false, Optional.empty(), Optional.empty(), Optional.empty(), false, Optional.empty());
 
@@ -38,14 +44,21 @@ public record Signs(
         CODA
     }
 
-    /** @param segno name of the segno; empty for a jump to the beginning */
-    public record Jump(Optional<String> segno, Until until) {
+    /**
+     * @param segno name of the segno, "" where it bears none; empty for a jump to the beginning
+     * @param coda name of the coda it means, "" where it names none
+     */
+    public record Jump(Optional<String> segno, Until until, String coda) {
         public static Jump daCapo(Until until) {
-            return new Jump(Optional.empty(), until);
+            return new Jump(Optional.empty(), until, "");
         }
 
         public static Jump dalSegno(String name, Until until) {
-            return new Jump(Optional.of(name), until);
+            return new Jump(Optional.of(name), until, "");
+        }
+
+        public Jump toCoda(String name) {
+            return new Jump(segno, until, name);
         }
 
         /** As it is printed, for example "D.S. al Coda". */
@@ -54,19 +67,24 @@ public record Signs(
             return switch (until) {
                 case END -> from;
                 case FINE -> from + " al Fine";
-                case CODA -> from + " al Coda";
+                case CODA -> from + " al Coda" + (coda.isEmpty() ? "" : " " + coda);
             };
         }
     }
 
     public Signs {
-        if (repeatTimes < 0 || repeatTimes == 1 || repeatTimes > 20) {
-            throw new IllegalArgumentException("a repeat plays 2 to 20 times, was " + repeatTimes);
+        if (repeatTimes < 0 || repeatTimes == 1 || repeatTimes > MOST_TIMES) {
+            throw new IllegalArgumentException("a repeat plays 2 to " + MOST_TIMES + " times, was " + repeatTimes);
+        }
+        if (endingBegins.size() > MOST_NUMBERS) {
+            throw new IllegalArgumentException(
+                    "an ending has at most " + MOST_NUMBERS + " numbers, here are " + endingBegins.size());
         }
         endingBegins = Set.copyOf(endingBegins);
         for (int number : endingBegins) {
-            if (number < 1 || number > 20) {
-                throw new IllegalArgumentException("an ending's number must be in 1..20, was " + number);
+            if (number < 1 || number > MOST_TIMES) {
+                throw new IllegalArgumentException(
+                        "an ending's number must be in 1.." + MOST_TIMES + ", was " + number);
             }
         }
     }

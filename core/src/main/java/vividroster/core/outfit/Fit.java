@@ -2,6 +2,7 @@ package vividroster.core.outfit;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Starting values for an instrument that fits, each to be confirmed by what the body says, and the day to look again.
@@ -55,20 +56,39 @@ public final class Fit {
                 inWeeks(on, REVIEW_WEEKS));
     }
 
-    /** Three hand widths, longer by what the seat stands above the hollow of the knee. */
+    /**
+     * Three hand widths, longer by what the seat stands above the hollow of the knee.
+     *
+     * @throws IllegalArgumentException when the measures together give an endpin that none can be set to
+     */
     public static Length celloEndpin(double handWidthCm, double seatHeightCm, double kneeHeightCm, LocalDate on) {
         double hand = Centimetres.measured("hand width", handWidthCm, 4, 13).value();
         double seat = Centimetres.measured("seat height", seatHeightCm, 22, 65).value();
         double knee = Centimetres.measured("knee height", kneeHeightCm, 22, 60).value();
         double length = CELLO_HAND_WIDTHS * hand + (seat - knee);
         return new Length(
-                half(Math.clamp(length, 8, 45)),
+                half(settable("endpin", length, 8, 45)),
                 List.of(
                         BodyTest.LOW_PEG_NEAR_EAR,
                         BodyTest.BREASTBONE_TOUCHES,
                         BodyTest.KNEES_TOUCH_BOTH_SIDES,
                         BodyTest.STANDS_UP_AT_ONCE),
                 inWeeks(on, REVIEW_WEEKS));
+    }
+
+    /** Each measure can be right by itself and all of them together wrong. */
+    private static double settable(String what, double centimetres, double least, double most) {
+        if (centimetres < least || centimetres > most) {
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "these measures together give an %s of %.1f cm, which must be in %.0f..%.0f cm; measure hand, seat and"
+                            + " knee once more",
+                    what,
+                    centimetres,
+                    least,
+                    most));
+        }
+        return centimetres;
     }
 
     /** Two hand widths for a standing player; one and a half on a stool. */

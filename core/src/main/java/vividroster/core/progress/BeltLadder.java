@@ -18,12 +18,12 @@ public final class BeltLadder {
     }
 
     /**
-     * @param worn the highest belt earned without a gap below it
-     * @param next the first belt not earned; empty at the top of the ladder
+     * @param worn the highest belt earned without a gap below it; belts that ask nothing of the instrument are no gap
+     * @param next the first belt not earned that asks something of it; empty at the top of the ladder
      */
     public record Worn(Optional<Belt> worn, Optional<Belt> next) {}
 
-    /** Earned when every slot that this instrument fills is passed or waived; a belt with no slot for it is never earned. */
+    /** Earned when every slot that reaches this instrument is passed or waived; a belt with no slot for it is never earned. */
     public static boolean isEarned(Belt belt, String instrument, Map<UUID, Standing> standings) {
         List<UUID> milestones = belt.milestonesFor(instrument);
         return !milestones.isEmpty()
@@ -35,6 +35,9 @@ public final class BeltLadder {
     public Worn worn(String instrument, Map<UUID, Standing> standings) {
         Optional<Belt> worn = Optional.empty();
         for (Belt belt : belts) {
+            if (belt.milestonesFor(instrument).isEmpty()) {
+                continue;
+            }
             if (!isEarned(belt, instrument, standings)) {
                 return new Worn(worn, Optional.of(belt));
             }

@@ -5,10 +5,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import vividroster.core.music.Key;
-import vividroster.core.music.Measure;
-import vividroster.core.music.Note;
-import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
+import vividroster.core.reading.TimedView.At;
+import vividroster.core.reading.TimedView.Bar;
 
 /**
  * Where accidentals are printed and where they only hold on. Source: an accidental holds for the rest of its measure on
@@ -31,29 +30,27 @@ public final class Accidentals {
     }
 
     /** For every measure of a part as it is read, how each of its notes is known. */
-    public static List<List<Known>> of(Part part) {
+    public static List<List<Known>> of(TimedView view) {
         List<List<Known>> all = new ArrayList<>();
-        Key key = part.key();
-        Note before = null;
-        for (Measure measure : part.measures()) {
-            key = measure.key().orElse(key);
+        for (Bar bar : view.bars()) {
             Map<Integer, Integer> holding = new HashMap<>();
             List<Known> known = new ArrayList<>();
-            for (Note note : measure.notes()) {
-                known.add(known(note, before, key, holding));
-                before = note;
+            At before = view.lastBefore(bar.index());
+            for (At at : view.notes().get(bar.index())) {
+                known.add(known(at, before, bar.key(), holding));
+                before = at;
             }
             all.add(List.copyOf(known));
         }
         return all;
     }
 
-    private static Known known(Note note, Note before, Key key, Map<Integer, Integer> holding) {
-        if (note.isRest()) {
+    private static Known known(At at, At before, Key key, Map<Integer, Integer> holding) {
+        if (at.isRest()) {
             return Known.BY_KEY;
         }
-        Pitch pitch = note.pitch().orElseThrow();
-        if (before != null && before.tied() && before.pitch().equals(note.pitch())) {
+        Pitch pitch = at.note().pitch().orElseThrow();
+        if (at.tiedIn() && before.note().pitch().equals(at.note().pitch())) {
             return Known.TIED;
         }
         int signed = key.alterOf(pitch.letter());

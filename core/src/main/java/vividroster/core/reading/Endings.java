@@ -1,88 +1,83 @@
 package vividroster.core.reading;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import vividroster.core.music.Signs;
 
-/** The brackets over a strain's last measures: which group a measure belongs to and how many passes the group asks for. */
+/** The brackets over a strain's last measures, as they stand on paper; those that follow one another are a group. */
 final class Endings {
 
-    private final List<Signs> signs;
+    /** @param first and last measure under it, by index; passes on which it is taken */
+    record Bracket(int first, int last, Set<Integer> passes) {}
 
-    Endings(List<Signs> signs) {
-        this.signs = signs;
+    /** @param most the highest of its numbers, so often its strain is played */
+    record Group(List<Bracket> brackets, int most) {
+        int first() {
+            return brackets.getFirst().first();
+        }
+
+        int last() {
+            return brackets.getLast().last();
+        }
     }
 
-    /** Index of the last measure of the bracket that begins here. */
-    private int lastOf(int begins) {
-        for (int i = begins; i < signs.size(); i++) {
-            boolean nextBegins =
-                    i + 1 < signs.size() && !signs.get(i + 1).endingBegins().isEmpty();
-            if (signs.get(i).endingStops() || signs.get(i).closesRepeat() || nextBegins) {
+    private final List<Group> groups = new ArrayList<>();
+    private final int[] groupOver;
+
+    Endings(List<Signs> signs) {
+        groupOver = new int[signs.size()];
+        Arrays.fill(groupOver, -1);
+        List<Bracket> row = new ArrayList<>();
+        for (int i = 0; i < signs.size(); i++) {
+            if (signs.get(i).endingBegins().isEmpty()) {
+                continue;
+            }
+            if (!row.isEmpty() && row.getLast().last() + 1 != i) {
+                close(row);
+            }
+            row.add(new Bracket(i, lastOf(signs, i), signs.get(i).endingBegins()));
+        }
+        close(row);
+    }
+
+    private void close(List<Bracket> row) {
+        if (row.isEmpty()) {
+            return;
+        }
+        int most = row.stream()
+                .flatMap(b -> b.passes().stream())
+                .mapToInt(Integer::intValue)
+                .max()
+                .orElse(1);
+        Arrays.fill(groupOver, row.getFirst().first(), row.getLast().last() + 1, groups.size());
+        groups.add(new Group(List.copyOf(row), most));
+        row.clear();
+    }
+
+    /** Without a sign of its end a bracket covers its own measure. */
+    private static int lastOf(List<Signs> signs, int first) {
+        for (int i = first; i < signs.size(); i++) {
+            boolean next = i + 1 < signs.size()
+                    && (!signs.get(i + 1).endingBegins().isEmpty()
+                            || signs.get(i + 1).forwardRepeat());
+            if (signs.get(i).endingStops() || signs.get(i).closesRepeat() || next) {
                 return i;
             }
         }
-        // Without a sign of its end a bracket covers its own measure.
-        return begins;
+        return first;
     }
 
-    private boolean begins(int index) {
-        return index < signs.size() && !signs.get(index).endingBegins().isEmpty();
+    Optional<Group> groupOver(int at) {
+        return groupOver[at] < 0 ? Optional.empty() : Optional.of(groups.get(groupOver[at]));
     }
 
-    /** The first measure after the bracket that begins here. */
-    int after(int begins) {
-        return lastOf(begins) + 1;
-    }
-
-    /** The measure where the bracket over this one begins, or -1. */
-    private int bracketOver(int at) {
-        for (int i = at; i >= 0; i--) {
-            if (begins(i)) {
-                return lastOf(i) >= at ? i : -1;
-            }
-        }
-        return -1;
-    }
-
-    /** How often the strain is played by the numbers of the group that a bracket belongs to. */
-    int passesOf(int begins) {
-        int first = begins;
-        boolean earlier = true;
-        while (earlier) {
-            int before = first - 1;
-            int bracket = before < 0 ? -1 : bracketOver(before);
-            earlier = bracket >= 0 && lastOf(bracket) == before;
-            if (earlier) {
-                first = bracket;
-            }
-        }
-        int most = 0;
-        for (int i = first; begins(i); i = after(i)) {
-            most = Math.max(most, most(signs.get(i).endingBegins()));
-        }
-        return most;
-    }
-
-    private static int most(Set<Integer> numbers) {
-        return numbers.stream().mapToInt(Integer::intValue).max().orElse(0);
-    }
-
-    /** The same for a measure under a bracket; 0 for one under none. */
-    int passesAt(int at) {
-        int bracket = bracketOver(at);
-        return bracket < 0 ? 0 : passesOf(bracket);
-    }
-
-    /** Whether another bracket of the group follows the one over this measure. */
-    boolean goOnAfter(int at) {
-        int bracket = bracketOver(at);
-        return bracket >= 0 && begins(after(bracket)) && lastOf(bracket) == at;
-    }
-
-    /** Whether the last bracket of a group ends with this measure. */
-    boolean lastEndsAt(int at) {
-        int bracket = bracketOver(at);
-        return bracket >= 0 && lastOf(bracket) == at && !begins(at + 1);
+    Optional<Bracket> bracketOver(int at) {
+        return groupOver(at)
+                .flatMap(group -> group.brackets().stream()
+                        .filter(b -> b.first() <= at && at <= b.last())
+                        .findFirst());
     }
 }

@@ -24,10 +24,13 @@ public record Numbering(boolean pickUpCounts) {
                 .count();
     }
 
-    /** Measures really played, a pick-up left out. */
+    /** Measures really played, a pick-up left out; the halves of a split one are one. */
     public static int played(Part part, Roadmap roadmap) {
         return (int) roadmap.indices().stream()
                 .filter(i -> part.measures().get(i).number() > 0)
+                .filter(i -> i == 0
+                        || part.measures().get(i - 1).number()
+                                != part.measures().get(i).number())
                 .count();
     }
 }

@@ -3,13 +3,10 @@ package vividroster.core.reading;
 import java.util.ArrayList;
 import java.util.List;
 import vividroster.core.music.Beats;
-import vividroster.core.music.Bpm;
-import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
-import vividroster.core.music.Note.Mark;
-import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.reading.Roadmap.Played;
+import vividroster.core.reading.TimedView.At;
 
 /**
  * What sounds when, in the order really played.
@@ -18,26 +15,12 @@ import vividroster.core.reading.Roadmap.Played;
  * @param total beats of all measures played
  * @param seconds playing time at the tempo of each place, fermatas stretched, without count-in
  * @param begins seconds from the beginning to each measure of the played order
+ * @param paces how fast the beats go, from the beginning on
  */
-public record Timeline(List<Sounding> notes, Beats total, double seconds, List<Double> begins) {
+public record Timeline(List<Sounding> notes, Beats total, double seconds, List<Double> begins, List<Pace> paces) {
 
     /** Of a line without a way through its measures. */
-    public static final Timeline NONE = new Timeline(List.of(), Beats.ZERO, 0, List.of());
-
-    /**
-     * @param fermataFactor how much longer a note under a fermata is, 1 for arithmetic and 2 to play it
-     * @param tempoWithoutMark beats a minute where the line prints none
-     */
-    public record Options(double fermataFactor, Bpm tempoWithoutMark) {
-        public static final Options ARITHMETIC = new Options(1, new Bpm(100));
-        public static final Options PLAYBACK = new Options(2, new Bpm(100));
-
-        public Options {
-            if (fermataFactor < 1 || fermataFactor > 8) {
-                throw new IllegalArgumentException("fermataFactor must be in 1..8, was " + fermataFactor);
-            }
-        }
-    }
+    public static final Timeline NONE = new Timeline(List.of(), Beats.ZERO, 0, List.of(), List.of());
 
     /**
      * A note as it sounds, ties joined.
@@ -56,57 +39,69 @@ public record Timeline(List<Sounding> notes, Beats total, double seconds, List<D
         }
     }
 
+    /** @param from beats from the first measure played; secondsPerBeat from there on, fermatas stretched */
+    public record Pace(Beats from, double secondsPerBeat) {}
+
     public Timeline {
         notes = List.copyOf(notes);
         begins = List.copyOf(begins);
+        paces = List.copyOf(paces);
     }
 
-    public static Timeline of(Part part, Roadmap roadmap, Options options) {
-        List<Bpm> tempos = tempos(part, options);
+    static Timeline of(TimedView view, Roadmap roadmap, double fermata) {
         List<Sounding> notes = new ArrayList<>();
         List<Double> begins = new ArrayList<>();
+        List<Pace> paces = new ArrayList<>();
         Beats onset = Beats.ZERO;
         double seconds = 0;
-        boolean tiedOn = false;
+        Note last = null;
         int before = -1;
         for (Played played : roadmap.played()) {
-            Measure measure = part.measures().get(played.index());
             begins.add(seconds);
             // A tie may cross into a second ending, never back.
-            tiedOn &= played.index() > before;
-            for (int i = 0; i < measure.notes().size(); i++) {
-                Note note = measure.notes().get(i);
-                double stretch = note.marks().contains(Mark.FERMATA) ? options.fermataFactor() : 1;
-                double lasts =
-                        tempos.get(played.index()).secondsFor(note.length().value()) * stretch;
-                if (!note.isRest()) {
-                    Pitch pitch = note.pitch().orElseThrow();
-                    boolean joins = tiedOn
-                            && !notes.isEmpty()
-                            && notes.getLast().pitch().midi() == pitch.midi();
-                    if (joins) {
-                        notes.set(notes.size() - 1, notes.getLast().longer(note.length(), lasts));
-                    } else {
-                        notes.add(new Sounding(pitch, onset, note.length(), seconds, lasts, played.index(), i));
-                    }
+            last = played.index() > before ? last : null;
+            double counted = view.options().fermata();
+            for (At at : view.notes().get(played.index())) {
+                Note note = at.note();
+                double lasts = at.seconds() / TimedView.stretch(note, counted) * TimedView.stretch(note, fermata);
+                paces(view, at, onset, fermata, paces);
+                if (note.isTiedFrom(last) && !notes.isEmpty()) {
+                    notes.set(notes.size() - 1, notes.getLast().longer(note.length(), lasts));
+                } else if (!note.isRest()) {
+                    notes.add(new Sounding(
+                            note.pitch().orElseThrow(),
+                            onset,
+                            note.length(),
+                            seconds,
+                            lasts,
+                            at.measure(),
+                            at.index()));
                 }
-                tiedOn = note.tied();
+                last = note;
                 onset = onset.plus(note.length());
                 seconds += lasts;
             }
             before = played.index();
         }
-        return new Timeline(notes, onset, seconds, begins);
+        return new Timeline(notes, onset, seconds, begins, paces);
     }
 
-    /** The tempo of every measure: a mark belongs to its place, so a jump back brings it back. */
-    private static List<Bpm> tempos(Part part, Options options) {
-        List<Bpm> tempos = new ArrayList<>();
-        Bpm inForce = part.tempo().orElse(options.tempoWithoutMark());
-        for (Measure measure : part.measures()) {
-            inForce = measure.tempo().orElse(inForce);
-            tempos.add(inForce);
+    /** The pace of a note, and of what a tempo mark inside it begins. */
+    private static void paces(TimedView view, At at, Beats onset, double fermata, List<Pace> paces) {
+        double stretch = TimedView.stretch(at.note(), fermata);
+        pace(onset, at.tempo().secondsFor(1) * stretch, paces);
+        Beats end = at.place().plus(at.note().length());
+        view.part().measures().get(at.measure()).tempos().stream()
+                .filter(mark -> mark.at().compareTo(at.place()) > 0 && mark.at().compareTo(end) < 0)
+                .forEach(mark -> pace(
+                        onset.plus(mark.at().minus(at.place())),
+                        mark.tempo().bpm().secondsFor(1) * stretch,
+                        paces));
+    }
+
+    private static void pace(Beats from, double secondsPerBeat, List<Pace> paces) {
+        if (paces.isEmpty() || Math.abs(paces.getLast().secondsPerBeat() - secondsPerBeat) > 1e-12) {
+            paces.add(new Pace(from, secondsPerBeat));
         }
-        return tempos;
     }
 }

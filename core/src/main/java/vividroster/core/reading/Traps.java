@@ -1,14 +1,13 @@
 package vividroster.core.reading;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
-import java.util.TreeMap;
 import vividroster.core.music.Beats;
-import vividroster.core.music.Note;
-import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.reading.Accidentals.Known;
+import vividroster.core.reading.TimedView.At;
+import vividroster.core.reading.TimedView.Bar;
 
 /** The places where the page misleads the reader of a part. Source: what directors hear forty times a year. */
 public final class Traps {
@@ -32,62 +31,53 @@ public final class Traps {
     /** A run that looks like a scale skips here, from the note before. */
     public record HiddenSkip(int measure, int note, Pitch from, Pitch to) implements Trap {}
 
-    /** A note held two full measures or longer must be counted. */
-    public record MustBeCounted(int measure, int note, Beats length) implements Trap {}
+    /** A note held two full measures or longer must be counted. @param last measure it is held into */
+    public record MustBeCounted(int measure, int note, Beats length, int last) implements Trap {}
 
-    /** The line never uses the form of a letter that the key signature gives. */
-    public record NeverAsSigned(char letter, Pitch instead) implements Trap {
-        @Override
-        public int measure() {
-            return 0;
-        }
-    }
+    /** The line never uses the form of a letter that the key signature gives there. @param measure where it stands first */
+    public record NeverAsSigned(int measure, char letter, Pitch instead) implements Trap {}
 
     /** In the order of the part as it is read. */
-    public static List<Trap> of(Part part) {
+    public static List<Trap> of(TimedView view) {
         List<Trap> traps = new ArrayList<>();
-        traps.addAll(stillAltered(part));
-        traps.addAll(hiddenSkips(part));
-        traps.addAll(mustBeCounted(part));
-        traps.sort(java.util.Comparator.comparingInt(Trap::measure));
-        traps.addAll(neverAsSigned(part));
+        traps.addAll(stillAltered(view));
+        traps.addAll(hiddenSkips(view));
+        traps.addAll(mustBeCounted(view));
+        traps.addAll(neverAsSigned(view));
+        traps.sort(Comparator.comparingInt(Trap::measure));
         return List.copyOf(traps);
     }
 
-    private static List<Trap> stillAltered(Part part) {
+    private static List<Trap> stillAltered(TimedView view) {
         List<Trap> traps = new ArrayList<>();
-        List<List<Known>> known = Accidentals.of(part);
-        for (int m = 0; m < known.size(); m++) {
-            for (int n = 0; n < known.get(m).size(); n++) {
-                if (known.get(m).get(n) == Known.CARRIED) {
-                    traps.add(new StillAltered(
-                            m, n, part.measures().get(m).notes().get(n).pitch().orElseThrow()));
+        List<List<Known>> known = view.known();
+        for (List<At> row : view.notes()) {
+            for (At at : row) {
+                if (known.get(at.measure()).get(at.index()) == Known.CARRIED) {
+                    traps.add(new StillAltered(at.measure(), at.index(), pitch(at)));
                 }
             }
         }
         return traps;
     }
 
-    private record At(int measure, int note, Note value) {}
-
     /** Steps one way, one skip among them, steps on the same way: the eye takes it for a scale. */
-    private static List<Trap> hiddenSkips(Part part) {
+    private static List<Trap> hiddenSkips(TimedView view) {
         List<At> run = new ArrayList<>();
         List<Trap> traps = new ArrayList<>();
-        for (int m = 0; m < part.measures().size(); m++) {
-            List<Note> notes = part.measures().get(m).notes();
-            for (int n = 0; n < notes.size(); n++) {
-                if (notes.get(n).isRest()) {
-                    traps.addAll(skipsIn(run));
-                    run.clear();
+        for (List<At> row : view.notes()) {
+            for (At at : row) {
+                if (at.tiedIn()) {
                     continue;
                 }
-                // After a long note the eye begins anew.
-                if (!run.isEmpty() && run.getLast().value().length().compareTo(LONG) > 0) {
+                // After a rest and after a long note the eye begins anew.
+                if (at.isRest() || (!run.isEmpty() && run.getLast().held().compareTo(LONG) > 0)) {
                     traps.addAll(skipsIn(run));
                     run.clear();
                 }
-                At at = new At(m, n, notes.get(n));
+                if (at.isRest()) {
+                    continue;
+                }
                 if (run.size() > 1
                         && direction(run.get(run.size() - 2), run.getLast()) != direction(run.getLast(), at)) {
                     traps.addAll(skipsIn(run));
@@ -110,62 +100,63 @@ public final class Traps {
                 return List.of();
             }
             if (steps == THIRD) {
-                skips.add(new HiddenSkip(
-                        run.get(i).measure(),
-                        run.get(i).note(),
-                        run.get(i - 1).value().pitch().orElseThrow(),
-                        run.get(i).value().pitch().orElseThrow()));
+                At at = run.get(i);
+                skips.add(new HiddenSkip(at.measure(), at.index(), pitch(run.get(i - 1)), pitch(at)));
             }
         }
         boolean looksLikeAScale = run.size() > RUN && skips.size() == 1;
         return looksLikeAScale ? skips : List.of();
     }
 
+    private static Pitch pitch(At at) {
+        return at.note().pitch().orElseThrow();
+    }
+
     private static int step(At at) {
-        return at.value().pitch().orElseThrow().step();
+        return pitch(at).step();
     }
 
     private static int direction(At from, At to) {
         return Integer.signum(step(to) - step(from));
     }
 
-    private static List<Trap> mustBeCounted(Part part) {
+    private static List<Trap> mustBeCounted(TimedView view) {
         List<Trap> traps = new ArrayList<>();
-        Optional<MustBeCounted> held = Optional.empty();
-        for (int m = 0; m < part.measures().size(); m++) {
-            List<Note> notes = part.measures().get(m).notes();
-            for (int n = 0; n < notes.size(); n++) {
-                Note note = notes.get(n);
-                held = held.isPresent()
-                        ? Optional.of(new MustBeCounted(
-                                held.get().measure(),
-                                held.get().note(),
-                                held.get().length().plus(note.length())))
-                        : note.isRest() ? Optional.empty() : Optional.of(new MustBeCounted(m, n, note.length()));
-                if (held.isPresent() && !note.tied()) {
-                    Beats two = Beats.of(part.meterAt(held.get().measure())).times(2, 1);
-                    if (held.get().length().compareTo(two) >= 0) {
-                        traps.add(held.get());
-                    }
-                    held = Optional.empty();
+        for (Bar bar : view.bars()) {
+            Beats two = bar.full().times(2, 1);
+            for (At at : view.notes().get(bar.index())) {
+                if (at.isAttack() && at.held().compareTo(two) >= 0) {
+                    traps.add(new MustBeCounted(at.measure(), at.index(), at.held(), at.lastMeasure()));
                 }
             }
         }
         return traps;
     }
 
-    private static List<Trap> neverAsSigned(Part part) {
-        TreeMap<Character, List<Pitch>> byLetter = new TreeMap<>();
-        part.pitches()
-                .forEach(p -> byLetter.computeIfAbsent(p.letter(), l -> new ArrayList<>())
-                        .add(p));
-        List<Trap> traps = new ArrayList<>();
-        byLetter.forEach((letter, pitches) -> {
-            int signed = part.key().alterOf(letter);
-            if (pitches.size() > 1 && pitches.stream().noneMatch(p -> p.alter() == signed)) {
-                traps.add(new NeverAsSigned(letter, pitches.getFirst()));
+    /** Each letter that comes more than once, altered alike every time and never as the key in force there signs it. */
+    private static List<Trap> neverAsSigned(TimedView view) {
+        At[] first = new At['G' - 'A' + 1];
+        int[] attacks = new int[first.length];
+        boolean[] other = new boolean[first.length];
+        for (List<At> row : view.notes()) {
+            for (At at : row) {
+                if (at.isRest()) {
+                    continue;
+                }
+                Pitch pitch = pitch(at);
+                int letter = pitch.letter() - 'A';
+                first[letter] = first[letter] == null ? at : first[letter];
+                attacks[letter] += at.isAttack() ? 1 : 0;
+                other[letter] |= pitch.alter() != pitch(first[letter]).alter()
+                        || pitch.alter() == view.bars().get(at.measure()).key().alterOf(pitch.letter());
             }
-        });
+        }
+        List<Trap> traps = new ArrayList<>();
+        for (int letter = 0; letter < first.length; letter++) {
+            if (attacks[letter] > 1 && !other[letter]) {
+                traps.add(new NeverAsSigned(first[letter].measure(), (char) ('A' + letter), pitch(first[letter])));
+            }
+        }
         return traps;
     }
 }

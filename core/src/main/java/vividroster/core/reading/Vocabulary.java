@@ -13,10 +13,11 @@ import vividroster.core.music.Meter;
 import vividroster.core.music.Notated;
 import vividroster.core.music.Note;
 import vividroster.core.music.Note.Mark;
-import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Signs;
 import vividroster.core.reading.Accidentals.Known;
+import vividroster.core.reading.TimedView.At;
+import vividroster.core.reading.TimedView.Bar;
 
 /**
  * What a page uses: notes, note values, signs, keys and meters. The sum of a section's pages so far is what it has met;
@@ -81,7 +82,7 @@ public record Vocabulary(Set<Thing> things) {
         things = Set.copyOf(things);
     }
 
-    public static Vocabulary of(Part written) {
+    public static Vocabulary of(TimedView written) {
         Set<Thing> things = new HashSet<>();
         walk(written, things);
         return new Vocabulary(things);
@@ -114,44 +115,38 @@ public record Vocabulary(Set<Thing> things) {
     }
 
     /** What a part has beyond this, in the order it is met, each once. */
-    public List<First> newIn(Part written) {
+    public List<First> newIn(TimedView written) {
         return walk(written, new HashSet<>(things));
     }
 
     /** @param met grows by what is found */
-    private static List<First> walk(Part written, Set<Thing> met) {
+    private static List<First> walk(TimedView written, Set<Thing> met) {
         List<First> firsts = new ArrayList<>();
         Map<Beats, List<Notated>> byLength = new HashMap<>();
-        List<List<Known>> known = Accidentals.of(written);
-        meet(new NewKey(written.key().fifths()), 0, 0, null, met, firsts);
-        meet(new NewMeter(written.meter()), 0, 0, null, met, firsts);
-        Beats pulse = written.meter().pulse();
-        for (int m = 0; m < written.measures().size(); m++) {
-            Measure measure = written.measures().get(m);
-            pulse = measure.meter().map(Meter::pulse).orElse(pulse);
+        List<List<Known>> known = written.known();
+        meet(new NewKey(written.part().key().fifths()), 0, 0, null, met, firsts);
+        meet(new NewMeter(written.part().meter()), 0, 0, null, met, firsts);
+        for (Bar bar : written.bars()) {
+            int m = bar.index();
+            Measure measure = written.part().measures().get(m);
             for (Sign sign : signs(measure, m)) {
                 meet(new NewSign(sign), m, 0, null, met, firsts);
             }
-            if (m > 0) {
-                int at = m;
-                measure.key().ifPresent(k -> meet(new NewKey(k.fifths()), at, 0, null, met, firsts));
-                measure.meter().ifPresent(k -> meet(new NewMeter(k), at, 0, null, met, firsts));
-            }
-            Beats place = Beats.ZERO;
-            for (int n = 0; n < measure.notes().size(); n++) {
-                Note note = measure.notes().get(n);
-                List<Notated> values = byLength.computeIfAbsent(note.length(), Notated::of);
-                for (Notated value : values) {
+            measure.key().ifPresent(k -> meet(new NewKey(k.fifths()), m, 0, null, met, firsts));
+            measure.meter().ifPresent(k -> meet(new NewMeter(k), m, 0, null, met, firsts));
+            for (At at : written.notes().get(m)) {
+                int n = at.index();
+                Note note = at.note();
+                for (Notated value : byLength.computeIfAbsent(note.length(), Notated::of)) {
                     meet(new NewValue(value, note.isRest()), m, n, null, met, firsts);
                 }
-                for (Sign sign : signs(note, known.get(m).get(n), place, pulse)) {
+                for (Sign sign : signs(at, known.get(m).get(n), bar.meter().pulse())) {
                     meet(new NewSign(sign), m, n, null, met, firsts);
                 }
                 Pitch pitch = note.pitch().orElse(null);
                 if (pitch != null) {
                     meet(new NewNote(pitch.midi()), m, n, pitch, met, firsts);
                 }
-                place = place.plus(note.length());
             }
         }
         return List.copyOf(firsts);
@@ -172,7 +167,9 @@ public record Vocabulary(Set<Thing> things) {
         if (index > 0) {
             measure.key().ifPresent(k -> signs.add(Sign.KEY_CHANGE));
             measure.meter().ifPresent(k -> signs.add(Sign.METER_CHANGE));
-            measure.tempo().ifPresent(k -> signs.add(Sign.TEMPO_CHANGE));
+        }
+        if (!measure.tempos().isEmpty()) {
+            signs.add(Sign.TEMPO_CHANGE);
         }
         if (of.forwardRepeat() || of.closesRepeat()) {
             signs.add(Sign.REPEAT);
@@ -180,7 +177,7 @@ public record Vocabulary(Set<Thing> things) {
         if (!of.endingBegins().isEmpty()) {
             signs.add(Sign.ENDINGS);
         }
-        of.jump().ifPresent(jump -> signs.add(jump.words().startsWith("D.C.") ? Sign.DA_CAPO : Sign.DAL_SEGNO));
+        of.jump().ifPresent(jump -> signs.add(jump.segno().isEmpty() ? Sign.DA_CAPO : Sign.DAL_SEGNO));
         if (of.fine()) {
             signs.add(Sign.FINE);
         }
@@ -190,7 +187,8 @@ public record Vocabulary(Set<Thing> things) {
         return signs;
     }
 
-    private static List<Sign> signs(Note note, Known known, Beats place, Beats pulse) {
+    private static List<Sign> signs(At at, Known known, Beats pulse) {
+        Note note = at.note();
         List<Sign> signs = new ArrayList<>(2);
         if (note.tied()) {
             signs.add(Sign.TIE);
@@ -213,9 +211,9 @@ public record Vocabulary(Set<Thing> things) {
         for (Mark mark : note.marks()) {
             signs.add(Sign.valueOf(mark.name()));
         }
-        boolean offThePulse = place.ticks() % pulse.ticks() != 0;
-        int untilPulse = pulse.ticks() - place.ticks() % pulse.ticks();
-        if (!note.isRest() && offThePulse && note.length().ticks() > untilPulse) {
+        // Where it stands in the full measure, and as long as it is held: a tie over the pulse is one too.
+        int afterPulse = at.beat().ticks() % pulse.ticks();
+        if (at.isAttack() && afterPulse != 0 && at.held().ticks() > pulse.ticks() - afterPulse) {
             signs.add(Sign.SYNCOPATION);
         }
         return signs;

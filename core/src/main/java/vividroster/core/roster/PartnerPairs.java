@@ -1,18 +1,15 @@
 package vividroster.core.roster;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 
 /**
- * Who watches whom in a partner check, fair over the weeks: nobody meets a partner again before all others had a turn,
- * as far as numbers allow, and nobody is left out twice running. With an odd number one group has three, so that nobody
+ * Who watches whom in a partner check, fair over the weeks: nobody meets a partner again where a pairing without that
+ * exists. With an odd number one group has three, so that nobody
  * only waits.
  */
 public final class PartnerPairs {
@@ -83,53 +80,16 @@ public final class PartnerPairs {
     }
 
     /**
-     * The fairest pairs after what was before.
+     * The fairest pairs after what was before: as little met before as can be, nobody again where there is a pairing
+     * without. Of an odd number one group has three; among groupings equally fresh the one whose third was third least
+     * often and longest ago.
      *
      * @param students in seating order
      * @param before groups of earlier weeks, oldest first
      */
     public static List<Group> fair(List<UUID> students, List<List<Group>> before) {
         needTwo(students);
-        Map<Set<UUID>, Integer> met = new HashMap<>();
-        Map<UUID, Integer> lastInThree = new HashMap<>();
-        for (int week = 0; week < before.size(); week++) {
-            for (Group group : before.get(week)) {
-                for (UUID a : group.members()) {
-                    for (UUID b : group.members()) {
-                        // Each pair once, whoever played first.
-                        if (a.compareTo(b) < 0) {
-                            met.merge(Set.of(a, b), 1, Integer::sum);
-                        }
-                    }
-                }
-                if (group.isThree()) {
-                    lastInThree.put(group.members().get(2), week);
-                }
-            }
-        }
-        List<UUID> open = new ArrayList<>(students);
-        Optional<UUID> third = Optional.empty();
-        if (open.size() % 2 == 1) {
-            UUID longestAgo = open.stream()
-                    .min(java.util.Comparator.comparingInt(id -> lastInThree.getOrDefault(id, -1)))
-                    .orElseThrow();
-            third = Optional.of(longestAgo);
-            open.remove(longestAgo);
-        }
-        List<Group> groups = new ArrayList<>(leastMet(open, met));
-        third.ifPresent(one -> {
-            int best = 0;
-            for (int i = 1; i < groups.size(); i++) {
-                if (meetings(groups.get(i), one, met) < meetings(groups.get(best), one, met)) {
-                    best = i;
-                }
-            }
-            Group joined = groups.get(best);
-            groups.set(
-                    best,
-                    new Group(List.of(joined.members().get(0), joined.members().get(1), one)));
-        });
-        return groups;
+        return new FairPairs(students, before).groups();
     }
 
     /**
@@ -185,36 +145,6 @@ public final class PartnerPairs {
                                 .filter(other -> !other.equals(one))
                                 .toList()))
                 .toList();
-    }
-
-    private static int meetings(Group group, UUID one, Map<Set<UUID>, Integer> met) {
-        return group.members().stream()
-                .mapToInt(other -> met.getOrDefault(Set.of(other, one), 0))
-                .sum();
-    }
-
-    /** The round-robin round that repeats least: one student stays, the others go round a circle. */
-    private static List<Group> leastMet(List<UUID> even, Map<Set<UUID>, Integer> met) {
-        int n = even.size();
-        List<Group> best = List.of();
-        int fewest = Integer.MAX_VALUE;
-        for (int round = 0; round < n - 1; round++) {
-            List<Group> groups = new ArrayList<>();
-            int repeated = 0;
-            for (int i = 0; i < n / 2; i++) {
-                UUID a = even.get(i == 0 ? 0 : 1 + Math.floorMod(round + i - 1, n - 1));
-                UUID b = even.get(1 + Math.floorMod(round + n - 2 - i, n - 1));
-                int times = met.getOrDefault(Set.of(a, b), 0);
-                repeated += times * times;
-                boolean swap = times % 2 == 1;
-                groups.add(new Group(swap ? List.of(b, a) : List.of(a, b)));
-            }
-            if (repeated < fewest) {
-                fewest = repeated;
-                best = groups;
-            }
-        }
-        return best;
     }
 
     private static void needTwo(List<UUID> students) {

@@ -23,10 +23,14 @@ public record HearingTime(int changeoverSeconds, int feedbackSeconds) {
         }
     }
 
-    /** One measure of count-in, the played measures at tempo, feedback and changeover. */
-    public Duration ofLine(int playedMeasures, Meter meter, Bpm tempo) {
-        double beats = meter.beatsPerMeasure() * (1 + playedMeasures);
-        return Duration.ofSeconds(Math.round(tempo.secondsFor(beats)) + changeoverSeconds + feedbackSeconds);
+    /** What is played with its count-in, feedback and changeover. @param seconds of playing as the line is timed */
+    public Duration ofPlaying(double seconds) {
+        return Duration.ofSeconds(Math.round(seconds) + changeoverSeconds + feedbackSeconds);
+    }
+
+    /** Of a line known by facts alone: the count-in and the played measures at one tempo. @param countInMeasures 1 or 2 */
+    public Duration ofFacts(int playedMeasures, Meter meter, Bpm tempo, int countInMeasures) {
+        return ofPlaying(tempo.secondsFor(meter.beatsPerMeasure() * (countInMeasures + playedMeasures)));
     }
 
     /** A look of a few seconds at each criterion, feedback and changeover. */

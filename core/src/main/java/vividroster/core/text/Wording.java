@@ -5,10 +5,13 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** How words that people typed are compared. */
 public final class Wording {
+
+    private static final Pattern ASIDE = Pattern.compile("[^\\p{L}\\p{M}\\p{N}']+");
 
     private Wording() {}
 
@@ -17,13 +20,12 @@ public final class Wording {
      * punctuation and runs of spaces fall away; accents stay, since they tell names apart.
      */
     public static String fold(String text) {
-        return Normalizer.normalize(text, Normalizer.Form.NFKC)
+        String folded = Normalizer.normalize(text, Normalizer.Form.NFKC)
                 .replace('’', '\'')
                 .replace("\u266D", " flat")
                 .replace("\u266F", " sharp")
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^\\p{L}\\p{M}\\p{N}']+", " ")
-                .strip();
+                .toLowerCase(Locale.ROOT);
+        return ASIDE.matcher(folded).replaceAll(" ").strip();
     }
 
     /**

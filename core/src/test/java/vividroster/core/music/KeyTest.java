@@ -125,4 +125,63 @@ class KeyTest {
         assertThatThrownBy(() -> Notated.named("crotchet"))
                 .hasMessage("a note value is named like \"dotted quarter\", was \"crotchet\"");
     }
+
+    @ParameterizedTest
+    @CsvSource({
+        "D,0,DORIAN,0,D dorian",
+        "A,0,MIXOLYDIAN,2,A mixolydian",
+        "F,0,LYDIAN,0,F lydian",
+        "E,0,PHRYGIAN,0,E phrygian",
+        "B,0,LOCRIAN,0,B locrian",
+        "F,1,MAJOR,6,F-sharp major",
+        "C,1,MINOR,4,C-sharp minor",
+        "B,-1,MINOR,-5,B-flat minor",
+        "C,-1,MAJOR,-7,C-flat major",
+        "G,0,DORIAN,-1,G dorian"
+    })
+    void everyModeHasItsSignatureAndName(char tonic, int alter, Mode mode, int fifths, String name) {
+        Key key = Key.of(tonic, alter, mode);
+        assertThat(key).isEqualTo(new Key(fifths, mode));
+        assertThat(key.name()).isEqualTo(name);
+        assertThat(Key.named(name)).isEqualTo(key);
+        assertThat(key.tonic()).isEqualTo(tonic);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"3+2/8,5,8,3+2/8", "(2+3)/8,5,8,2+3/8", "6/8,6,8,6/8", "4/4,4,4,4/4"})
+    void compositeMetersKeepTheirGroups(String text, int count, int unit, String said) {
+        Meter meter = Meter.parse(text);
+        assertThat(meter.count()).isEqualTo(count);
+        assertThat(meter.unit()).isEqualTo(unit);
+        assertThat(meter).hasToString(said);
+        assertThat(Meter.parse(meter.toString())).isEqualTo(meter);
+    }
+
+    @Test
+    void twoMetersInOneAreRefused() {
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Meter.parse("2/4+3/8"))
+                .withMessage("two meters in one, \"2/4+3/8\", are not read here");
+    }
+
+    @Test
+    void aSpanOfTemposIsPlayedInItsMiddle() {
+        Tempo span = Tempo.printed(Beats.of(3, 2), 60, 64);
+        assertThat(span.bpm()).isEqualTo(new Bpm(93));
+        assertThat(span.numbers()).isEqualTo("60–64");
+        assertThat(Tempo.of(66.5).numbers()).isEqualTo("66.5");
+        assertThatIllegalArgumentException().isThrownBy(() -> Tempo.printed(Beats.of(1), 90, 80));
+    }
+
+    @Test
+    void whatCannotBeWrittenIsTold() {
+        assertThat(Notated.canWrite(Beats.of(5, 2))).isTrue();
+        assertThat(Notated.canWrite(Beats.of(1, 3))).isTrue();
+        assertThat(Notated.canWrite(new Beats(4480)))
+                .as("a ninth of four beats")
+                .isFalse();
+        assertThat(Notated.canWrite(new Beats(7))).isFalse();
+        assertThatIllegalArgumentException().isThrownBy(() -> Beats.exact(4, 11));
+        assertThat(Beats.exact(2, 3)).isEqualTo(Beats.of(2, 3));
+    }
 }

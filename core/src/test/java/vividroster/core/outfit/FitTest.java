@@ -1,6 +1,7 @@
 package vividroster.core.outfit;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
@@ -72,5 +73,18 @@ class FitTest {
     @Test
     void aSeatAsHighAsTheHollowOfTheKnee() {
         assertThat(Fit.chair(38.3, DAY).centimetres()).isEqualTo(38.5);
+    }
+
+    @Test
+    void measuresThatTogetherGiveNoEndpinAreRefused() {
+        LocalDate on = LocalDate.of(2026, 9, 1);
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Fit.celloEndpin(5, 22, 60, on))
+                .withMessage(
+                        "these measures together give an endpin of -23.0 cm, which must be in 8..45 cm; measure hand,"
+                                + " seat and knee once more");
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Fit.celloEndpin(13, 65, 30, on))
+                .withMessageContaining("an endpin of 74.0 cm");
     }
 }

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import vividroster.core.curriculum.Belt;
@@ -78,5 +79,38 @@ class BeltLadderTest {
     @Test
     void aBeltWithNoSlotForAnInstrumentIsNeverEarned() {
         assertThat(BeltLadder.isEarned(shell, "flute", Map.of())).isFalse();
+    }
+
+    @Test
+    void aSlotThatCannotReachAnInstrumentNeitherBlocksNorIsRequired() {
+        Belt kelp = new Belt(
+                UUID.randomUUID(),
+                "winds",
+                3,
+                "Kelp",
+                List.of(
+                        new BeltSlot(1, "Hold", Map.of(BeltSlot.ANY, hold)),
+                        new BeltSlot(
+                                2,
+                                "Straw",
+                                Map.of(BeltSlot.ANY, trumpetSound, "flute", firstTune),
+                                Map.of(trumpetSound, Set.of("trumpet"), firstTune, Set.of("trumpet")))));
+        assertThat(kelp.milestonesFor("trumpet")).containsExactly(hold, trumpetSound);
+        assertThat(kelp.milestonesFor("flute"))
+                .as("its own filling is for trumpets alone")
+                .containsExactly(hold);
+        assertThat(kelp.milestonesFor("tuba")).containsExactly(hold);
+        assertThat(BeltLadder.isEarned(kelp, "flute", Map.of(hold, passed()))).isTrue();
+        assertThat(BeltLadder.isEarned(kelp, "trumpet", Map.of(hold, passed()))).isFalse();
+    }
+
+    @Test
+    void aBeltThatAsksNothingOfAnInstrumentIsNoGapInItsLadder() {
+        Belt kelp = new Belt(
+                UUID.randomUUID(), "winds", 3, "Kelp", List.of(new BeltSlot(1, "Tune", Map.of("flute", firstTune))));
+        BeltLadder three = new BeltLadder(List.of(driftwood, shell, kelp));
+        Map<UUID, Standing> flute = Map.of(hold, passed(), fluteSound, passed());
+        assertThat(three.worn("flute", flute))
+                .isEqualTo(new BeltLadder.Worn(Optional.of(driftwood), Optional.of(kelp)));
     }
 }

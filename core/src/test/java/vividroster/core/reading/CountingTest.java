@@ -10,13 +10,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vividroster.core.music.Beats;
 import vividroster.core.music.Measure;
-import vividroster.core.music.Meter;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
-import vividroster.core.reading.Likeness.Borrowed;
-import vividroster.core.reading.Likeness.Kind;
-import vividroster.core.reading.Likeness.Like;
+import vividroster.core.rehearsal.Likeness;
+import vividroster.core.rehearsal.Likeness.Borrowed;
+import vividroster.core.rehearsal.Likeness.Kind;
+import vividroster.core.rehearsal.Likeness.Like;
 
 /** Counting, coming in, and what a line repeats of an earlier one. */
 class CountingTest {
@@ -35,8 +35,7 @@ class CountingTest {
             })
     void aMeasureIsCountedAloud(String meter, String notes, String spoken) {
         Part part = Lines.notes("C major", meter, notes);
-        assertThat(Counting.spoken(part.measures().getFirst(), part.meter(), false))
-                .isEqualTo(spoken);
+        assertThat(Counting.spoken(TimedView.of(part), 0)).isEqualTo(spoken);
     }
 
     private static Part withPickUp(String notes) {
@@ -51,28 +50,28 @@ class CountingTest {
     @Test
     void aPickUpIsCountedWhereItStands() {
         Part part = withPickUp("G4/2 G4/2 | C4*4");
-        assertThat(Counting.spoken(part.measures().getFirst(), part.meter(), true))
-                .isEqualTo("4 &");
-        Entry entry = Entry.of(part, 1).orElseThrow();
+        assertThat(Counting.spoken(TimedView.of(part), 0)).isEqualTo("4 &");
+        Entry entry = Entry.of(TimedView.of(part), 1).orElseThrow();
         assertThat(entry.counted()).containsExactly("1", "2", "3");
         assertThat(entry.entersOn()).isEqualTo("4");
         assertThat(entry.countInBeats()).isEqualTo(Beats.of(3));
-        assertThat(Entry.of(part, 2).orElseThrow().counted()).containsExactly("1", "2", "3", "4", "1", "2", "3");
+        assertThat(Entry.of(TimedView.of(part), 2).orElseThrow().counted())
+                .containsExactly("1", "2", "3", "4", "1", "2", "3");
     }
 
     @Test
     void oneBreathesOnTheLastPulseBeforeTheEntry() {
-        assertThat(Entry.of(Lines.notes("C major", "4/4", "C4*4"), 1)
+        assertThat(Entry.of(Lines.timed("C major", "4/4", "C4*4"), 1)
                         .orElseThrow()
                         .counted())
                 .containsExactly("1", "2", "3", "4");
-        Entry late = Entry.of(Lines.notes("C major", "3/4", "r*3 | r E4 D4"), 1).orElseThrow();
+        Entry late = Entry.of(Lines.timed("C major", "3/4", "r*3 | r E4 D4"), 1).orElseThrow();
         assertThat(late.counted()).containsExactly("1", "2", "3", "1", "2", "3", "1");
         assertThat(late.first()).isEqualTo(Pitch.named("E4"));
         assertThat(late.measure()).isEqualTo(1);
         assertThat(late.entersOn()).isEqualTo("2");
-        assertThat(Entry.of(Lines.notes("C major", "4/4", "r*4"), 1)).isEmpty();
-        assertThatThrownBy(() -> Entry.countIn(Lines.notes("C major", "4/4", "r*4"), 3))
+        assertThat(Entry.of(Lines.timed("C major", "4/4", "r*4"), 1)).isEmpty();
+        assertThatThrownBy(() -> Entry.countIn(Lines.timed("C major", "4/4", "r*4"), 3))
                 .hasMessage("a count-in has 1 or 2 measures, was 3");
     }
 
@@ -143,7 +142,6 @@ class CountingTest {
     @Test
     void aMeterOfElevenIsCountedToo() {
         Part odd = Lines.notes("C major", "5/8", "C4/2 C4/2 C4/2 C4");
-        assertThat(Counting.spoken(odd.measures().getFirst(), new Meter(5, 8), false))
-                .isEqualTo("1 2 3 4 (5)");
+        assertThat(Counting.spoken(TimedView.of(odd), 0)).isEqualTo("1 2 3 4 (5)");
     }
 }

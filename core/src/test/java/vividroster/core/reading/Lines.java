@@ -5,26 +5,29 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
+import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Beats;
-import vividroster.core.music.Bpm;
 import vividroster.core.music.Key;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Meter;
 import vividroster.core.music.Note;
+import vividroster.core.music.Note.Mark;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Signs;
 import vividroster.core.music.Signs.Jump;
 import vividroster.core.music.Signs.Until;
 import vividroster.core.music.Spelling;
+import vividroster.core.music.Tempo;
 import vividroster.core.music.Transposition;
-import vividroster.core.reading.Fingers.FourthFinger;
-import vividroster.core.reading.Reading.Reader;
+import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Reading.Reader;
 
 /** Short lines for tests. */
-final class Lines {
+public final class Lines {
 
     private Lines() {}
 
@@ -34,7 +37,7 @@ final class Lines {
      * one; {@code $} segno, {@code O} coda, {@code >} to coda, {@code F} Fine, {@code DC DCF DCC DS DSF DSC} jumps,
      * separated by commas behind the letter. A lower-case first letter is a pick-up.
      */
-    static Part roadmap(String text) {
+    public static Part roadmap(String text) {
         List<Measure> measures = new ArrayList<>();
         int number = 0;
         for (String token : text.strip().split("\\s+")) {
@@ -65,29 +68,43 @@ final class Lines {
                             times,
                             ending,
                             stops,
-                            signs.contains("$") ? Optional.of("") : Optional.empty(),
-                            signs.contains("O") ? Optional.of("") : Optional.empty(),
-                            signs.contains(">") ? Optional.of("") : Optional.empty(),
+                            named(signs, "$"),
+                            named(signs, "O"),
+                            named(signs, ">"),
                             signs.contains("F"),
                             jump(signs)));
             measures.add(measure);
         }
         return new Part(
-                new Key(0, vividroster.core.music.Mode.MAJOR), new Meter(4, 4), Optional.of(new Bpm(60)), measures);
+                new Key(0, vividroster.core.music.Mode.MAJOR), new Meter(4, 4), Optional.of(Tempo.of(60)), measures);
+    }
+
+    /** The name behind a sign, "" where it has none; signs stand behind the measure's letter. */
+    private static Optional<String> named(List<String> signs, String sign) {
+        return signs.stream()
+                .skip(1)
+                .filter(s -> s.startsWith(sign) && s.substring(1).matches("\\d?"))
+                .map(s -> s.substring(1))
+                .findFirst();
     }
 
     private static Optional<Jump> jump(List<String> signs) {
         for (String sign : signs) {
-            if (sign.matches("D[CS][FC]?")) {
-                Until until = sign.endsWith("F") ? Until.FINE : sign.length() == 3 ? Until.CODA : Until.END;
-                return Optional.of(sign.charAt(1) == 'C' ? Jump.daCapo(until) : Jump.dalSegno("", until));
+            if (sign.matches("D[CS][FC]?\\d?")) {
+                String name = sign.replaceAll("\\D", "");
+                String kind = sign.replaceAll("\\d", "");
+                Until until = kind.endsWith("F") ? Until.FINE : kind.length() == 3 ? Until.CODA : Until.END;
+                Jump jump = sign.charAt(1) == 'C'
+                        ? Jump.daCapo(until)
+                        : Jump.dalSegno(until == Until.CODA ? "" : name, until);
+                return Optional.of(until == Until.CODA ? jump.toCoda(name) : jump);
             }
         }
         return Optional.empty();
     }
 
     /** The order played, by the letters of the measures. */
-    static String played(String text, Roadmap.Options options) {
+    public static String played(String text, Roadmap.Options options) {
         String[] letters =
                 text.replaceAll("\\|:|\\[\\d+|:\\|\\d*|\\]", "").strip().split("\\s+");
         StringBuilder order = new StringBuilder();
@@ -97,49 +114,78 @@ final class Lines {
 
     /**
      * Notes by measures: {@code C4 D4/2 E4*2 r} with {@code /2} for a half of a beat and {@code *2} for two beats,
-     * measures divided by bars; a tie is {@code C4~}.
+     * measures divided by bars; a tie is {@code C4~}, a fermata {@code C4^}, slurs stand in round brackets.
      */
-    static Part notes(String key, String meter, String text) {
+    public static Part notes(String key, String meter, String text) {
         List<Measure> measures = new ArrayList<>();
         for (String bar : text.split("\\|")) {
             List<Note> notes = new ArrayList<>();
             for (String token : bar.strip().split("\\s+")) {
-                boolean tied = token.endsWith("~");
-                String body = tied ? token.substring(0, token.length() - 1) : token;
-                Beats length = Beats.of(1);
-                if (body.contains("/")) {
-                    length = Beats.of(1, Integer.parseInt(body.substring(body.indexOf('/') + 1)));
-                    body = body.substring(0, body.indexOf('/'));
-                } else if (body.contains("*")) {
-                    length = Beats.of(Integer.parseInt(body.substring(body.indexOf('*') + 1)));
-                    body = body.substring(0, body.indexOf('*'));
-                }
-                notes.add(
-                        body.equals("r")
-                                ? Note.rest(length)
-                                : new Note(
-                                        Optional.of(Pitch.named(body)),
-                                        length,
-                                        tied,
-                                        Note.Slurs.NONE,
-                                        Set.of(),
-                                        List.of(),
-                                        ""));
+                notes.add(note(token));
             }
             measures.add(Measure.of(measures.size() + 1, notes));
         }
-        return new Part(Key.named(key), Meter.parse(meter), Optional.of(new Bpm(60)), measures);
+        return new Part(Key.named(key), Meter.parse(meter), Optional.of(Tempo.of(60)), measures);
+    }
+
+    private static Note note(String token) {
+        int begins = token.startsWith("(") ? 1 : 0;
+        int ends = token.endsWith(")") ? 1 : 0;
+        boolean held = token.contains("^");
+        String body = token.replaceAll("[()^]", "");
+        boolean tied = body.endsWith("~");
+        body = body.replace("~", "");
+        Beats length = Beats.of(1);
+        if (body.contains("/")) {
+            length = Beats.of(1, Integer.parseInt(body.substring(body.indexOf('/') + 1)));
+            body = body.substring(0, body.indexOf('/'));
+        } else if (body.contains("*")) {
+            length = Beats.of(Integer.parseInt(body.substring(body.indexOf('*') + 1)));
+            body = body.substring(0, body.indexOf('*'));
+        }
+        return new Note(
+                body.equals("r") ? Optional.empty() : Optional.of(Pitch.named(body)),
+                length,
+                tied,
+                new Note.Slurs(begins, ends),
+                held ? Set.of(Mark.FERMATA) : Set.of(),
+                List.of(),
+                "");
+    }
+
+    /** The same, its time told. */
+    public static TimedView timed(String key, String meter, String text) {
+        return TimedView.of(notes(key, meter, text));
+    }
+
+    public static Part at(double tempo, Part part) {
+        return new Part(part.key(), part.meter(), Optional.of(Tempo.of(tempo)), part.measures());
+    }
+
+    /** With the measures numbered so. */
+    public static Part numbered(Part part, int... numbers) {
+        List<Measure> measures = new ArrayList<>();
+        for (int m = 0; m < numbers.length; m++) {
+            measures.add(part.measures().get(m).withNumber(numbers[m]));
+        }
+        return new Part(part.key(), part.meter(), part.tempo(), measures);
+    }
+
+    /** With one measure changed. @param index from 0 */
+    public static Part with(Part part, int index, UnaryOperator<Measure> change) {
+        List<Measure> measures = new ArrayList<>(part.measures());
+        measures.set(index, change.apply(measures.get(index)));
+        return new Part(part.key(), part.meter(), part.tempo(), measures);
     }
 
     /** As a reader at concert pitch reads it, whose track is not known. */
-    static Reading reading(Part part, Range stage, FingeringChart chart) {
+    public static Reading reading(Part part, Range stage, FingeringChart chart) {
         return reading(part, stage, chart, Optional.empty());
     }
 
-    static Reading reading(Part part, Range stage, FingeringChart chart, Optional<Vocabulary> met) {
+    public static Reading reading(Part part, Range stage, FingeringChart chart, Optional<Vocabulary> met) {
         return Reading.of(
-                part,
-                new Reader(Transposition.CONCERT, stage, chart, FourthFinger.EARLY, Spelling.FLATS_AT_SIX, met),
-                new Bpm(60));
+                TimedView.of(part),
+                new Reader(Transposition.CONCERT, stage, chart, FourthFinger.EARLY, Spelling.FLATS_AT_SIX, met));
     }
 }

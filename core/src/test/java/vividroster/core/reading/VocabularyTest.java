@@ -21,7 +21,7 @@ import vividroster.core.reading.Vocabulary.Sign;
 class VocabularyTest {
 
     private static List<Sign> signs(Part part) {
-        return Vocabulary.NOTHING.newIn(part).stream()
+        return Vocabulary.NOTHING.newIn(TimedView.of(part)).stream()
                 .map(First::thing)
                 .filter(NewSign.class::isInstance)
                 .map(t -> ((NewSign) t).sign())
@@ -30,8 +30,8 @@ class VocabularyTest {
 
     @Test
     void newIsWhatTheTrackHasNotBroughtWhereverItStands() {
-        Part met = Lines.notes("C major", "4/4", "C4 D4 E4*2");
-        Part line = Lines.notes("C major", "4/4", "C4 D4 F4*2 | C4 F4 E4*2 | F#4*4");
+        TimedView met = Lines.timed("C major", "4/4", "C4 D4 E4*2");
+        TimedView line = Lines.timed("C major", "4/4", "C4 D4 F4*2 | C4 F4 E4*2 | F#4*4");
         assertThat(Vocabulary.of(met).newIn(line))
                 .containsExactly(
                         new First(new NewNote(65), 0, 2, Pitch.named("F4")),
@@ -42,25 +42,25 @@ class VocabularyTest {
 
     @Test
     void anotherSpellingIsNoNewNote() {
-        Vocabulary met = Vocabulary.of(Lines.notes("C major", "4/4", "F#4*4"));
+        Vocabulary met = Vocabulary.of(Lines.timed("C major", "4/4", "F#4*4"));
         assertThat(met.knows(Pitch.named("Gb4"))).isTrue();
         assertThat(met.knows(Pitch.named("G4"))).isFalse();
     }
 
     @Test
     void aNewKeyOrMeterIsTold() {
-        Vocabulary met = Vocabulary.of(Lines.notes("C major", "4/4", "C4*4"));
-        assertThat(met.newIn(Lines.notes("F major", "3/4", "C4 C4 C4")).stream().map(First::thing))
+        Vocabulary met = Vocabulary.of(Lines.timed("C major", "4/4", "C4*4"));
+        assertThat(met.newIn(Lines.timed("F major", "3/4", "C4 C4 C4")).stream().map(First::thing))
                 .anyMatch(t -> t instanceof NewKey key && key.fifths() == -1)
                 .anyMatch(t -> t instanceof NewMeter);
     }
 
     @Test
     void whatOneHasMetGrows() {
-        Vocabulary one = Vocabulary.of(Lines.notes("C major", "4/4", "C4*4"));
-        Vocabulary both = one.plus(Vocabulary.of(Lines.notes("C major", "4/4", "D4*4")));
-        assertThat(both.newIn(Lines.notes("C major", "4/4", "C4*4 | D4*4"))).isEmpty();
-        assertThat(one.newIn(Lines.notes("C major", "4/4", "C4*4 | D4*4"))).hasSize(1);
+        Vocabulary one = Vocabulary.of(Lines.timed("C major", "4/4", "C4*4"));
+        Vocabulary both = one.plus(Vocabulary.of(Lines.timed("C major", "4/4", "D4*4")));
+        assertThat(both.newIn(Lines.timed("C major", "4/4", "C4*4 | D4*4"))).isEmpty();
+        assertThat(one.newIn(Lines.timed("C major", "4/4", "C4*4 | D4*4"))).hasSize(1);
     }
 
     @ParameterizedTest
@@ -81,9 +81,23 @@ class VocabularyTest {
     @ParameterizedTest
     @CsvSource(
             delimiter = ';',
-            value = {"C4/2 D4 D4 D4/2 E4; SYNCOPATION", "C4~ C4 r*2; TIE", "Eb4 E4 E4*2; FLAT,NATURAL", "C4 D4 E4 F4;"})
+            value = {
+                "C4/2 D4 D4 D4/2 E4; SYNCOPATION",
+                "C4 D4 E4 F4/2 G4/2~ | G4*4; TIE,SYNCOPATION",
+                "C4~ C4 r*2; TIE",
+                "Eb4 E4 E4*2; FLAT,NATURAL",
+                "C4 D4 E4 F4;"
+            })
     void signsOfNotesAreTold(String notes, String expected) {
         assertThat(signs(Lines.notes("C major", "4/4", notes)).stream().map(Sign::name))
                 .containsExactly(expected == null ? new String[0] : expected.split(","));
+    }
+
+    @Test
+    void aPickUpOfAnEighthIsNoSyncopation() {
+        Part part = Lines.numbered(Lines.notes("C major", "4/4", "G4/2 | C4*4"), 0, 1);
+        assertThat(signs(part)).containsExactly(Sign.PICK_UP);
+        Part split = Lines.numbered(Lines.notes("C major", "4/4", "C4*2 D4 E4/2 | F4/2 | C4*4"), 1, 1, 2);
+        assertThat(signs(split)).as("the second half of a split measure").isEmpty();
     }
 }

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -161,5 +162,91 @@ class PartnerPairsTest {
         List<Group> second = PartnerPairs.fair(two, List.of(first));
         assertThat(second.getFirst().members().getFirst())
                 .isNotEqualTo(first.getFirst().members().getFirst());
+    }
+
+    /** Every way to divide students in pairs and, for an odd number, one three with this third; the fewest repeats. */
+    private static int fewest(List<UUID> open, UUID third, Map<Set<UUID>, Integer> met) {
+        if (open.isEmpty()) {
+            return third == null ? 0 : 1_000_000;
+        }
+        UUID first = open.getFirst();
+        int best = Integer.MAX_VALUE;
+        for (int i = 1; i < open.size(); i++) {
+            UUID other = open.get(i);
+            List<UUID> rest = new ArrayList<>(open);
+            rest.remove(other);
+            rest.remove(first);
+            int pair = squared(met, first, other);
+            best = Math.min(best, pair + fewest(rest, third, met));
+            if (third != null) {
+                int joined = pair + squared(met, third, first) + squared(met, third, other);
+                best = Math.min(best, joined + fewest(rest, null, met));
+            }
+        }
+        return best;
+    }
+
+    private static int squared(Map<Set<UUID>, Integer> met, UUID a, UUID b) {
+        int times = met.getOrDefault(Set.of(a, b), 0);
+        return times * times;
+    }
+
+    @Property(tries = 400)
+    void noGroupingRepeatsLess(
+            @ForAll @IntRange(min = 2, max = 8) int n,
+            @ForAll @IntRange(min = 0, max = 9) int weeks,
+            @ForAll long seed) {
+        Random random = new Random(seed);
+        List<UUID> all = students(n);
+        List<List<Group>> before = new ArrayList<>();
+        Map<Set<UUID>, Integer> met = new HashMap<>();
+        Map<UUID, Integer> third = new HashMap<>();
+        for (int week = 0; week < weeks; week++) {
+            List<UUID> mixed = new ArrayList<>(all);
+            java.util.Collections.shuffle(mixed, random);
+            List<Group> groups = PartnerPairs.byStand(mixed);
+            before.add(groups);
+            for (Group group : groups) {
+                for (UUID a : group.members()) {
+                    group.members().stream()
+                            .filter(b -> a.compareTo(b) < 0)
+                            .forEach(b -> met.merge(Set.of(a, b), 1, Integer::sum));
+                }
+                if (group.isThree()) {
+                    third.merge(group.members().get(2), 1, Integer::sum);
+                }
+            }
+        }
+        List<Group> fair = PartnerPairs.fair(all, before);
+        assertThat(everybody(fair)).containsExactlyInAnyOrderElementsOf(all);
+        int repeats = fair.stream()
+                .mapToInt(g -> {
+                    int sum = squared(met, g.members().get(0), g.members().get(1));
+                    return g.isThree()
+                            ? sum
+                                    + squared(
+                                            met, g.members().get(2), g.members().get(0))
+                                    + squared(
+                                            met, g.members().get(2), g.members().get(1))
+                            : sum;
+                })
+                .sum();
+        if (n % 2 == 0) {
+            assertThat(repeats).isEqualTo(fewest(all, null, met));
+            return;
+        }
+        UUID now = fair.stream()
+                .filter(Group::isThree)
+                .findFirst()
+                .orElseThrow()
+                .members()
+                .get(2);
+        int least = all.stream().mapToInt(id -> third.getOrDefault(id, 0)).min().orElse(0);
+        assertThat(third.getOrDefault(now, 0))
+                .as("third place shared out fairly")
+                .isEqualTo(least);
+        List<UUID> others = new ArrayList<>(all);
+        others.remove(now);
+        assertThat(repeats).isEqualTo(fewest(others, now, met));
     }
 }

@@ -23,8 +23,10 @@ class HearingRunTest {
     /** 9 measures of 4 beats at 72 a minute are 30 s; with 15 s of feedback and 12 s of changeover 57 s. */
     @Test
     void secondsAStudent() {
-        assertThat(HearingTime.DEFAULT.ofLine(8, new Meter(4, 4), new Bpm(72))).isEqualTo(Duration.ofSeconds(57));
-        assertThat(HearingTime.DEFAULT.ofLine(8, new Meter(6, 8), new Bpm(90))).isEqualTo(Duration.ofSeconds(45));
+        assertThat(HearingTime.DEFAULT.ofFacts(8, new Meter(4, 4), new Bpm(72), 1))
+                .isEqualTo(Duration.ofSeconds(57));
+        assertThat(HearingTime.DEFAULT.ofFacts(8, new Meter(6, 8), new Bpm(90), 1))
+                .isEqualTo(Duration.ofSeconds(45));
         assertThat(HearingTime.DEFAULT.ofCheck(4, 6)).isEqualTo(Duration.ofSeconds(51));
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> new HearingTime(-1, 0))

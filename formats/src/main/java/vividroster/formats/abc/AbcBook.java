@@ -8,17 +8,19 @@ import java.util.regex.Pattern;
 
 /**
  * A file of many tunes, each from its {@code X:} to the next. A comment {@code % page 12} before or in a tune says the
- * page from there on.
+ * page from there on; meter, unit and tempo before the first tune hold for all of them.
  */
 public final class AbcBook {
 
-    private static final Pattern BEGINS = Pattern.compile("(?m)^X: *(\\d{1,5})\\s*$");
+    private static final Pattern BEGINS = Pattern.compile("(?m)^X:(.*)$");
+    private static final Pattern NUMBER = Pattern.compile("\\s*(\\d{1,5})\\b");
     private static final Pattern PAGE = Pattern.compile("(?mi)^% *page +(\\d{1,4})\\s*$");
+    private static final Pattern HEAD = Pattern.compile("(?m)^[MLQ]:.*$");
 
     private AbcBook() {}
 
     /**
-     * @param number as its X says, 0 where the file has no X at all
+     * @param number as its X says, 0 where it says none
      * @param page as the comments say; empty before the first
      * @param firstLine of the file, from 1, so that errors can be told by the file's lines
      */
@@ -30,23 +32,29 @@ public final class AbcBook {
         List<Integer> numbers = new ArrayList<>();
         Matcher begins = BEGINS.matcher(file);
         while (begins.find()) {
+            Matcher number = NUMBER.matcher(begins.group(1));
             starts.add(begins.start());
-            numbers.add(Integer.parseInt(begins.group(1)));
+            numbers.add(number.lookingAt() ? Integer.parseInt(number.group(1)) : 0);
         }
         if (starts.isEmpty()) {
             return List.of(new Tune(0, page(file, file.length()), file, 1));
         }
+        List<String> head = HEAD.matcher(file)
+                .region(0, starts.getFirst())
+                .results()
+                .map(found -> found.group() + "\n")
+                .toList();
         List<Tune> tunes = new ArrayList<>();
+        int line = 1;
+        int counted = 0;
         for (int i = 0; i < starts.size(); i++) {
             int from = starts.get(i);
             int to = i + 1 < starts.size() ? starts.get(i + 1) : file.length();
-            String text = file.substring(from, to).stripTrailing() + "\n";
-            int line = 1
-                    + (int) file.substring(0, from)
-                            .chars()
-                            .filter(c -> c == '\n')
-                            .count();
-            tunes.add(new Tune(numbers.get(i), page(file, headEnd(file, from, to)), text, line));
+            line += (int)
+                    file.substring(counted, from).chars().filter(c -> c == '\n').count();
+            counted = from;
+            String text = String.join("", head) + file.substring(from, to).stripTrailing() + "\n";
+            tunes.add(new Tune(numbers.get(i), page(file, headEnd(file, from, to)), text, line - head.size()));
         }
         return tunes;
     }

@@ -2,20 +2,17 @@ package vividroster.formats.abc;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Signs;
 import vividroster.core.music.Signs.Jump;
-import vividroster.core.music.Signs.Until;
+import vividroster.formats.score.JumpWords;
+import vividroster.formats.score.JumpWords.Said;
 
 /** Bar lines, brackets and jumps on their way to the measures they belong to. */
 final class AbcSigns {
-
-    private static final Pattern BAR =
-            Pattern.compile("(?:::|:\\|:|\\|:|:\\|+|\\[\\||\\|\\||\\|\\]|\\||\\[(?=\\d))(?:(\\[)?(\\d[\\d,-]*))?");
 
     /** For the measure that comes next. */
     private boolean forward;
@@ -29,68 +26,61 @@ final class AbcSigns {
     private boolean fine;
     private Optional<Jump> jump = Optional.empty();
     private boolean lastClosed;
+    private boolean lastDouble;
 
-    /** Letters of the bar line that begins a text, with the number of a bracket behind it; 0 when none does. */
-    static int barLength(String text) {
-        Matcher m = BAR.matcher(text);
-        return m.lookingAt() ? m.end() : 0;
-    }
-
-    /** @throws IllegalArgumentException for a decoration that is none */
-    void decoration(String name) {
-        switch (name.toLowerCase().replaceAll("[ .]", "")) {
+    /** Whether a decoration says something of the way; then it is kept for the measure it belongs to. */
+    boolean decoration(String name) {
+        switch (name.toLowerCase(Locale.ROOT).replaceAll("[ ._-]", "")) {
             case "segno" -> segno = Optional.of("");
             case "coda" -> coda = Optional.of("");
-            case "tocoda" -> toCoda = Optional.of("");
+            case "tocoda", "dacoda" -> toCoda = Optional.of("");
             case "fine" -> fine = true;
-            case "dc", "dacapo" -> jump = Optional.of(Jump.daCapo(Until.END));
-            case "dcalfine", "dacapoalfine" -> jump = Optional.of(Jump.daCapo(Until.FINE));
-            case "dcalcoda", "dacapoalcoda" -> jump = Optional.of(Jump.daCapo(Until.CODA));
-            case "ds", "dalsegno" -> jump = Optional.of(Jump.dalSegno("", Until.END));
-            case "dsalfine", "dalsegnoalfine" -> jump = Optional.of(Jump.dalSegno("", Until.FINE));
-            case "dsalcoda", "dalsegnoalcoda" -> jump = Optional.of(Jump.dalSegno("", Until.CODA));
-            default -> throw new IllegalArgumentException("\"!" + name + "!\" is no decoration that is known here");
+            default -> {
+                return JumpWords.in(name).filter(this::said).isPresent();
+            }
         }
+        return true;
     }
 
-    private record Token(boolean closes, boolean opens, Set<Integer> ending) {
-        static Token of(String text) {
-            Matcher m = BAR.matcher(text);
-            m.lookingAt();
-            Set<Integer> numbers =
-                    m.group(2) == null ? Set.of() : AbcVoice.numbers(m.group(2).replaceAll("[,-]$", ""));
-            String bar = text.substring(0, m.group(2) == null ? text.length() : m.start(2));
-            return new Token(bar.startsWith(":"), bar.startsWith("::") || bar.contains("|:"), numbers);
+    /** Printed words that say something of the way. @return true */
+    boolean said(Said words) {
+        switch (words) {
+            case Said.Jumps jumps -> jump = Optional.of(jumps.jump());
+            case Said.Fine end -> fine = true;
+            case Said.ToCoda to -> toCoda = Optional.of(to.name());
+            case Said.Coda here -> coda = Optional.of(here.name());
+            case Said.Segno here -> segno = Optional.of(here.name());
         }
+        return true;
     }
 
-    /** Whether the measure before ended with a repeat, so that a short one may be its other half. */
+    /** Whether the measure before ended with a repeat or a double bar, so that a short one may be its other half. */
     boolean afterRepeatWithin() {
-        return lastClosed || forward;
+        return lastClosed || forward || lastDouble;
     }
 
     /** The signs of the measure that ends with this bar; what the bar opens is kept for the next. */
-    Signs take(String text) {
-        Token token = Token.of(text);
-        Signs signs = new Signs(forward, token.closes() ? 2 : 0, ending, false, segno, coda, toCoda, fine, jump);
-        forward = token.opens();
-        ending = token.ending();
+    Signs take(AbcBars bar) {
+        Signs signs = new Signs(forward, bar.times(), ending, false, segno, coda, toCoda, fine, jump);
+        forward = bar.opens();
+        ending = bar.ending();
         segno = Optional.empty();
         coda = Optional.empty();
         toCoda = Optional.empty();
         fine = false;
         jump = Optional.empty();
-        lastClosed = token.closes();
+        lastClosed = bar.closes();
+        lastDouble = bar.isDouble();
         return signs;
     }
 
     /** A second bar line behind the same measure. */
-    Signs more(Signs had, String text) {
-        Token token = Token.of(text);
-        forward |= token.opens();
-        ending = token.ending().isEmpty() ? ending : token.ending();
-        Signs late = new Signs(
-                false, token.closes() ? 2 : 0, Set.of(), false, Optional.empty(), Optional.empty(), toCoda, fine, jump);
+    Signs more(Signs had, AbcBars bar) {
+        before(bar);
+        lastClosed |= bar.closes();
+        lastDouble |= bar.isDouble();
+        Signs late =
+                new Signs(false, bar.times(), Set.of(), false, Optional.empty(), Optional.empty(), toCoda, fine, jump);
         toCoda = Optional.empty();
         fine = false;
         jump = Optional.empty();
@@ -98,10 +88,9 @@ final class AbcSigns {
     }
 
     /** A bar line before the first note. */
-    void before(String text) {
-        Token token = Token.of(text);
-        forward |= token.opens();
-        ending = token.ending().isEmpty() ? ending : token.ending();
+    void before(AbcBars bar) {
+        forward |= bar.opens();
+        ending = bar.ending().isEmpty() ? ending : bar.ending();
     }
 
     /**

@@ -3,31 +3,45 @@ package vividroster.formats.abc;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import vividroster.core.music.Beats;
-import vividroster.core.music.Bpm;
 import vividroster.core.music.Key;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Meter;
 import vividroster.core.music.Note;
 import vividroster.core.music.Note.Mark;
 import vividroster.core.music.Pitch;
+import vividroster.core.music.TempoMark;
+import vividroster.formats.abc.AbcFields.TempoField;
+import vividroster.formats.score.Cuts.Cut;
+import vividroster.formats.score.JumpWords;
+import vividroster.formats.score.LeftOut;
+import vividroster.formats.score.Limits;
+import vividroster.formats.score.LineFileException;
 
-/** The notes of one voice, read line by line and gathered into measures. */
+/** The notes of one voice, read line by line and gathered into measures. What one voice cannot hold makes it unusable. */
 final class AbcVoice {
 
     private static final Pattern NOTE = Pattern.compile("(\\^\\^|\\^|__|_|=)?([A-Ga-g])([,']*)");
-    private static final Pattern LENGTH = Pattern.compile("(\\d*)(/*)(\\d*)");
-    private static final Pattern INLINE = Pattern.compile("\\[([KMQ]):([^\\]]*)\\]");
+    private static final Pattern LENGTH = Pattern.compile("(\\d{0,6})(/*)(\\d{0,6})");
+    private static final Pattern INLINE = Pattern.compile("\\[([A-Za-z]):([^\\]]*)\\]");
+    private static final Pattern CHORD = Pattern.compile("\\[[^\\]|:]*\\]");
     private static final Pattern TUPLET = Pattern.compile("\\((\\d)(?::(\\d?))?(?::(\\d?))?");
+    private static final int MOST_UNITS = 256;
 
-    private final Beats unit;
+    /** What an inline field asks of the tune, since it holds for more than this voice. */
+    interface Tune {
+        void inline(int line, int column, char field, String value);
+    }
+
+    private final Tune tune;
+    private Beats unit;
     private Key key;
     private Meter meter;
     private final AbcSigns signs = new AbcSigns();
@@ -37,204 +51,293 @@ final class AbcVoice {
     private final Map<Integer, Integer> tiedAlters = new HashMap<>();
     private Optional<Key> newKey = Optional.empty();
     private Optional<Meter> newMeter = Optional.empty();
-    private Optional<Bpm> newTempo = Optional.empty();
+    private final List<TempoMark> newTempos = new ArrayList<>();
     private String words = "";
     private final Set<Mark> marks = EnumSet.noneOf(Mark.class);
     private final List<Pitch> graces = new ArrayList<>();
+    private final List<String> leftOutHere = new ArrayList<>();
+    private final LeftOut.Gathered leftOut = new LeftOut.Gathered();
+    private final Map<String, Integer> labels = new LinkedHashMap<>();
+    private Optional<LineFileException> refused = Optional.empty();
     private int slursBegin;
     private int tupletLeft;
     private int tupletNotes = 1;
     private int tupletTime = 1;
     private int brokenBy;
     private int number = -1;
+    private int count;
+    private int lastLine;
+    private final List<Cut> cutsHere = new ArrayList<>();
+    private final Map<Integer, List<Cut>> cuts = new HashMap<>();
 
-    AbcVoice(Key key, Meter meter, Beats unit) {
+    AbcVoice(Tune tune, Key key, Meter meter, Beats unit) {
+        this.tune = tune;
         this.key = key;
         this.meter = meter;
         this.unit = unit;
     }
 
+    /** From here on; inside a measure it is cut in two. */
     void change(Key other) {
         key = other;
-        newKey = Optional.of(other);
+        carried.clear();
+        if (notes.isEmpty()) {
+            newKey = Optional.of(other);
+        } else {
+            cutsHere.add(new Cut(total(), Optional.of(other), Optional.empty()));
+        }
     }
 
     void change(Meter other) {
+        if (!notes.isEmpty()) {
+            throw new IllegalArgumentException("a meter changes at a bar line");
+        }
         meter = other;
         newMeter = Optional.of(other);
     }
 
-    void change(Bpm other) {
-        newTempo = Optional.of(other);
+    void change(Beats otherUnit) {
+        unit = otherUnit;
+    }
+
+    void change(TempoField tempo) {
+        tempo.tempo().ifPresent(t -> newTempos.add(new TempoMark(total(), t)));
+        addWords(tempo.words());
+    }
+
+    /** A part begins here, by the letter of P:. */
+    void label(String letter) {
+        if (!notes.isEmpty()) {
+            bar(AbcBars.plain());
+        }
+        labels.putIfAbsent(letter, measures.size());
+    }
+
+    Map<String, Integer> labels() {
+        return labels;
+    }
+
+    void leaveOut(String what) {
+        leftOutHere.add(what);
+    }
+
+    Map<Integer, List<Cut>> cuts() {
+        return cuts;
     }
 
     void read(int line, String text) {
+        lastLine = line;
         int at = 0;
         while (at < text.length()) {
+            Limits.goOn();
             try {
                 at = element(text, at, line);
-            } catch (AbcException e) {
+            } catch (LineFileException e) {
                 throw e;
-            } catch (IllegalArgumentException e) {
-                throw new AbcException(line, at + 1, AbcReader.sentence(e));
+            } catch (IllegalArgumentException | ArithmeticException e) {
+                throw new LineFileException(line, at + 1, LineFileException.sentence(e));
             }
         }
+    }
+
+    private static Matcher at(Pattern pattern, String text, int at) {
+        return pattern.matcher(text).region(at, text.length()).useTransparentBounds(true);
     }
 
     private int element(String text, int at, int line) {
         char c = text.charAt(at);
-        String rest = text.substring(at);
-        Matcher inline = INLINE.matcher(rest);
-        if (inline.lookingAt()) {
-            String value = inline.group(2).strip();
-            switch (inline.group(1)) {
-                case "K" -> change(AbcReader.key(value));
-                case "M" -> change(AbcReader.meter(value));
-                default -> change(AbcReader.tempo(value));
+        Matcher inline = c == '[' ? at(INLINE, text, at) : null;
+        if (inline != null && inline.lookingAt()) {
+            tune.inline(line, at + 1, inline.group(1).charAt(0), inline.group(2).strip());
+            return inline.end();
+        }
+        if (c == '.' && at + 1 < text.length() && "|-(".indexOf(text.charAt(at + 1)) >= 0) {
+            // A dotted bar line divides nothing; a dotted tie or slur is one.
+            return text.charAt(at + 1) == '|' ? at + 2 : at + 1;
+        }
+        AbcBars bar = AbcBars.at(text, at);
+        if (bar != null) {
+            bar(bar);
+            return at + bar.letters();
+        }
+        if (Character.isWhitespace(c) || "`\\y$*".indexOf(c) >= 0) {
+            return at + 1;
+        }
+        switch (c) {
+            case '"' -> {
+                int end = closing(text, at, line, "A word in quotes is never closed.");
+                annotation(text.substring(at + 1, end));
+                return end + 1;
             }
-            return at + inline.end();
-        }
-        int bar = AbcSigns.barLength(rest);
-        if (bar > 0) {
-            bar(rest.substring(0, bar));
-            return at + bar;
-        }
-        if (Character.isWhitespace(c) || c == '`' || c == '\\' || c == 'y') {
-            return at + 1;
-        }
-        if (c == '"') {
-            int end = closing(text, at, '"', line, "A word in quotes is never closed.");
-            annotation(text.substring(at + 1, end));
-            return end + 1;
-        }
-        if (c == '!') {
-            int end = closing(text, at, '!', line, "A decoration between ! and ! is never closed.");
-            decoration(text.substring(at + 1, end));
-            return end + 1;
-        }
-        if (c == '{') {
-            int end = closing(text, at, '}', line, "Grace notes between { and } are never closed.");
-            graces(text.substring(at + 1, end));
-            return end + 1;
-        }
-        Matcher tuplet = TUPLET.matcher(rest);
-        if (c == '(' && tuplet.lookingAt()) {
-            tuplet(tuplet);
-            return at + tuplet.end();
-        }
-        if (c == '(') {
-            slursBegin++;
-            return at + 1;
-        }
-        if (c == ')') {
-            last(line, at)
-                    .ifPresent(n -> replaceLast(new Note(
-                            n.pitch(),
-                            n.length(),
-                            n.tied(),
-                            new Note.Slurs(n.slurs().begin(), n.slurs().end() + 1),
-                            n.marks(),
-                            n.graces(),
-                            n.lyric())));
-            return at + 1;
-        }
-        if (c == '-') {
-            Note n = last(line, at).orElseThrow();
-            if (n.isRest()) {
-                throw new IllegalArgumentException("a rest cannot be tied");
+            case '!', '+' -> {
+                int end = closing(text, at, line, "A decoration between " + c + " and " + c + " is never closed.");
+                decoration(text.substring(at + 1, end));
+                return end + 1;
             }
-            replaceLast(new Note(n.pitch(), n.length(), true, n.slurs(), n.marks(), n.graces(), n.lyric()));
-            Pitch tied = n.pitch().orElseThrow();
-            tiedAlters.put(tied.step(), tied.alter());
-            return at + 1;
+            case '{' -> {
+                int end = text.indexOf('}', at + 1);
+                if (end < 0) {
+                    throw new LineFileException(line, at + 1, "Grace notes between { and } are never closed.");
+                }
+                graces(text.substring(at + 1, end));
+                return end + 1;
+            }
+            case '(' -> {
+                return open(text, at);
+            }
+            case ')' -> {
+                Note n = last(line, at);
+                replaceLast(
+                        n.withSlurs(new Note.Slurs(n.slurs().begin(), n.slurs().end() + 1)));
+                return at + 1;
+            }
+            case '-' -> {
+                tie(line, at);
+                return at + 1;
+            }
+            case '>', '<' -> {
+                return broken(text, at, line);
+            }
+            case 'z', 'x', 'Z', 'X' -> {
+                return rest(text, at, c);
+            }
+            case '[' -> {
+                return chord(text, at, line);
+            }
+            case '&' -> {
+                refuse(line, at, "A second voice begins here; a line of a method book is one voice.");
+                // Up to the bar line it is over again what stands before.
+                int end = text.indexOf('|', at);
+                return end < 0 ? text.length() : end;
+            }
+            default -> {
+                return letter(text, at, line, c);
+            }
         }
-        if (c == '>' || c == '<') {
-            return broken(text, at, line);
-        }
-        if ("zxZ".indexOf(c) >= 0) {
-            return rest(text, at, c);
-        }
-        if (".~HLMTuvS".indexOf(c) >= 0) {
+    }
+
+    private int letter(String text, int at, int line, char c) {
+        if (".~HLMOPSTuvJR".indexOf(c) >= 0) {
             letterMark(c);
             return at + 1;
         }
-        if (c == '[') {
-            throw new AbcException(
-                    line, at + 1, "A chord stands here; a line of a method book is one voice. Keep its top note.");
-        }
-        Matcher note = NOTE.matcher(rest);
+        Matcher note = at(NOTE, text, at);
         if (!note.lookingAt()) {
-            throw new AbcException(line, at + 1, "\"" + c + "\" is no note, rest or sign of ABC.");
+            throw new LineFileException(line, at + 1, "\"" + c + "\" is no note, rest or sign of ABC.");
         }
-        Matcher length = LENGTH.matcher(rest);
-        length.region(note.end(), rest.length());
+        Matcher length = at(LENGTH, text, note.end());
         length.lookingAt();
         add(Optional.of(pitch(note)), length(length));
-        return at + length.end();
+        return length.end();
     }
 
-    private static int closing(String text, int at, char mark, int line, String sentence) {
-        int end = text.indexOf(mark, at + 1);
+    private int open(String text, int at) {
+        Matcher tuplet = at(TUPLET, text, at);
+        if (tuplet.lookingAt()) {
+            tuplet(tuplet);
+            return tuplet.end();
+        }
+        slursBegin++;
+        return at + 1;
+    }
+
+    /** Only its top note could be kept, and nobody has said so. */
+    private int chord(String text, int at, int line) {
+        refuse(line, at, "A chord stands here; a line of a method book is one voice. Keep its top note.");
+        Matcher chord = at(CHORD, text, at);
+        if (!chord.lookingAt()) {
+            throw new LineFileException(line, at + 1, "A chord between [ and ] is never closed.");
+        }
+        Pitch top = null;
+        int end = chord.end();
+        Matcher inside = at(NOTE, text.substring(0, end), at + 1);
+        while (inside.find()) {
+            Pitch pitch = pitch(inside);
+            top = top == null || pitch.midi() > top.midi() ? pitch : top;
+        }
+        Matcher length = at(LENGTH, text, end);
+        length.lookingAt();
+        add(Optional.ofNullable(top), length(length));
+        return length.end();
+    }
+
+    private void refuse(int line, int at, String sentence) {
+        if (refused.isEmpty()) {
+            refused = Optional.of(new LineFileException(line, at + 1, sentence));
+        }
+    }
+
+    private static int closing(String text, int at, int line, String sentence) {
+        int end = text.indexOf(text.charAt(at), at + 1);
         if (end < 0) {
-            throw new AbcException(line, at + 1, sentence);
+            throw new LineFileException(line, at + 1, sentence);
         }
         return end;
     }
 
-    private Optional<Note> last(int line, int at) {
+    private Note last(int line, int at) {
         if (notes.isEmpty()) {
-            throw new AbcException(
+            throw new LineFileException(
                     line, at + 1, "This belongs to a note before it, and there is none in this measure.");
         }
-        return Optional.of(notes.getLast());
+        return notes.getLast();
     }
 
     private void replaceLast(Note note) {
         notes.set(notes.size() - 1, note);
     }
 
-    private void annotation(String text) {
-        if (!text.isEmpty() && "^_<>@".indexOf(text.charAt(0)) >= 0) {
-            String said = text.substring(1).strip();
-            words = words.isEmpty() ? said : words + " " + said;
+    private void tie(int line, int at) {
+        Note n = last(line, at);
+        if (n.isRest()) {
+            throw new IllegalArgumentException("a rest cannot be tied");
         }
-        // A chord symbol is left aside: a line is one voice.
+        replaceLast(n.withTie(true));
+        Pitch tied = n.pitch().orElseThrow();
+        tiedAlters.put(tied.step(), tied.alter());
+    }
+
+    private void addWords(String said) {
+        words = words.isEmpty() ? said : said.isEmpty() ? words : words + " " + said;
+    }
+
+    private void annotation(String text) {
+        if (text.isEmpty() || "^_<>@".indexOf(text.charAt(0)) < 0) {
+            leaveOut("chord symbols");
+            return;
+        }
+        String said = text.substring(1).strip();
+        boolean ofTheWay = JumpWords.in(said).filter(signs::said).isPresent();
+        addWords(ofTheWay ? "" : said);
     }
 
     private void decoration(String name) {
-        switch (name.toLowerCase().replace(" ", "")) {
-            case "fermata" -> marks.add(Mark.FERMATA);
-            case "accent", ">", "emphasis" -> marks.add(Mark.ACCENT);
-            case "tenuto" -> marks.add(Mark.TENUTO);
-            case "marcato", "^" -> marks.add(Mark.MARCATO);
-            case "staccato" -> marks.add(Mark.STACCATO);
-            case "breath" -> markLast(Mark.BREATH);
-            case "upbow" -> marks.add(Mark.UP_BOW);
-            case "downbow" -> marks.add(Mark.DOWN_BOW);
-            case "pizz", "pizzicato" -> marks.add(Mark.PIZZICATO);
-            default -> signs.decoration(name);
+        Optional<Mark> mark = AbcMarks.mark(name);
+        if (mark.isPresent()) {
+            marks.add(mark.get());
+        } else if (AbcMarks.isBreath(name)) {
+            markLast(Mark.BREATH);
+        } else if (!signs.decoration(name)) {
+            leaveOut(AbcMarks.leftOut(name));
         }
     }
 
     private void letterMark(char c) {
-        switch (c) {
-            case '.' -> marks.add(Mark.STACCATO);
-            case 'H' -> marks.add(Mark.FERMATA);
-            case 'L' -> marks.add(Mark.ACCENT);
-            case 'M' -> marks.add(Mark.TENUTO);
-            case 'u' -> marks.add(Mark.UP_BOW);
-            case 'v' -> marks.add(Mark.DOWN_BOW);
-            case 'S' -> signs.decoration("segno");
-            default -> {}
+        Optional<Mark> mark = AbcMarks.letter(c);
+        if (mark.isPresent()) {
+            marks.add(mark.get());
+        } else if (c == 'S' || c == 'O') {
+            signs.decoration(c == 'S' ? "segno" : "coda");
+        } else {
+            leaveOut("ornaments");
         }
     }
 
     private void markLast(Mark mark) {
         if (!notes.isEmpty()) {
-            Note n = notes.getLast();
             Set<Mark> more = EnumSet.of(mark);
-            more.addAll(n.marks());
-            replaceLast(new Note(n.pitch(), n.length(), n.tied(), n.slurs(), more, n.graces(), n.lyric()));
+            more.addAll(notes.getLast().marks());
+            replaceLast(notes.getLast().withMarks(more));
         }
     }
 
@@ -245,21 +348,27 @@ final class AbcVoice {
         }
     }
 
+    /** What a group of so many stands for where it says nothing. Source: the standard of ABC. */
     private void tuplet(Matcher m) {
         int p = Integer.parseInt(m.group(1));
         if (p < 2) {
             throw new IllegalArgumentException("a group like (3 has at least two notes");
         }
-        boolean compound = meter.count() % 3 == 0 && meter.unit() == 8;
+        if (tupletLeft > 0) {
+            throw new IllegalArgumentException("a group of notes cannot stand inside another");
+        }
         int usual = switch (p) {
             case 2 -> 3;
             case 3, 6 -> 2;
             case 4, 8 -> 3;
-            default -> compound ? 3 : 2;
+            default -> meter.isCompound() ? 3 : 2;
         };
         tupletNotes = p;
         tupletTime = m.group(2) == null || m.group(2).isEmpty() ? usual : Integer.parseInt(m.group(2));
         tupletLeft = m.group(3) == null || m.group(3).isEmpty() ? p : Integer.parseInt(m.group(3));
+        if (tupletTime < 1 || tupletLeft < 1) {
+            throw new IllegalArgumentException("a group of notes is written like (3, (3:2 or (3:2:3");
+        }
     }
 
     private int broken(String text, int at, int line) {
@@ -268,29 +377,36 @@ final class AbcVoice {
         while (at + count < text.length() && text.charAt(at + count) == c) {
             count++;
         }
-        Note n = last(line, at).orElseThrow();
+        if (count > 3) {
+            throw new IllegalArgumentException("a dotted pair has at most three " + c);
+        }
+        Note n = last(line, at);
         int power = 1 << count;
-        replaceLast(withLength(
-                n,
-                c == '>' ? n.length().times(2L * power - 1, power) : n.length().times(1, power)));
+        replaceLast(n.withLength(Limits.written(times(n.length(), c == '>' ? 2L * power - 1 : 1, power))));
         brokenBy = c == '>' ? -count : count;
         return at + count;
     }
 
-    private static Note withLength(Note n, Beats length) {
-        return new Note(n.pitch(), length, n.tied(), n.slurs(), n.marks(), n.graces(), n.lyric());
+    private static Beats times(Beats length, long numerator, long denominator) {
+        long ticks = length.ticks() * numerator;
+        if (ticks % denominator != 0 || ticks / denominator > Integer.MAX_VALUE) {
+            throw new IllegalArgumentException("a note of this length cannot be written");
+        }
+        return new Beats((int) (ticks / denominator));
     }
 
     private int rest(String text, int at, char c) {
-        Matcher length = LENGTH.matcher(text);
-        length.region(at + 1, text.length());
+        Matcher length = at(LENGTH, text, at + 1);
         length.lookingAt();
-        if (c == 'Z') {
-            int count = length.group(1).isEmpty() ? 1 : Integer.parseInt(length.group(1));
-            for (int i = 0; i < count; i++) {
-                notes.add(Note.rest(Beats.of(meter)));
-                if (i + 1 < count) {
-                    bar("|");
+        if (c == 'Z' || c == 'X') {
+            int rests = length.group(1).isEmpty() ? 1 : Integer.parseInt(length.group(1));
+            if (rests < 1 || measures.size() + rests > Limits.MEASURES) {
+                throw new IllegalArgumentException("a line has at most " + Limits.MEASURES + " measures");
+            }
+            for (int i = 0; i < rests; i++) {
+                keep(Note.rest(Beats.of(meter)));
+                if (i + 1 < rests) {
+                    bar(AbcBars.plain());
                 }
             }
             return at + 1 + length.group(1).length();
@@ -305,9 +421,11 @@ final class AbcVoice {
         for (char mark : m.group(3).toCharArray()) {
             octave += mark == '\'' ? 1 : -1;
         }
+        if (octave < 0 || octave > 8) {
+            throw new IllegalArgumentException("a note sounds from A 0 to C 8");
+        }
         char upper = Character.toUpperCase(letter);
-        Pitch natural = new Pitch(upper, 0, octave);
-        int step = natural.step();
+        int step = new Pitch(upper, 0, octave).step();
         if (m.group(1) != null) {
             int alter = switch (m.group(1)) {
                 case "^" -> 1;
@@ -317,14 +435,14 @@ final class AbcVoice {
                 default -> 0;
             };
             carried.put(step, alter);
-            return new Pitch(upper, alter, octave);
+            return Limits.sounding(new Pitch(upper, alter, octave));
         }
         // A tie carries an accidental to the tied note alone; otherwise it holds to the bar line.
         Integer tied = notes.isEmpty() ? tiedAlters.get(step) : null;
         if (tied != null && !measures.isEmpty() && endsTied(step)) {
-            return new Pitch(upper, tied, octave);
+            return Limits.sounding(new Pitch(upper, tied, octave));
         }
-        return new Pitch(upper, carried.getOrDefault(step, key.alterOf(upper)), octave);
+        return Limits.sounding(new Pitch(upper, carried.getOrDefault(step, key.alterOf(upper)), octave));
     }
 
     private boolean endsTied(int step) {
@@ -336,75 +454,106 @@ final class AbcVoice {
 
     private Beats length(Matcher m) {
         long up = m.group(1).isEmpty() ? 1 : Long.parseLong(m.group(1));
-        long down = m.group(3).isEmpty() ? 1L << m.group(2).length() : Long.parseLong(m.group(3));
-        if (up == 0 || down == 0 || up > 64 || down > 64) {
+        long down = m.group(3).isEmpty() ? 1L << Math.min(10, m.group(2).length()) : Long.parseLong(m.group(3));
+        if (up == 0 || down == 0 || up > MOST_UNITS || down > MOST_UNITS) {
             throw new IllegalArgumentException("a length is written like 2, /2 or 3/2");
         }
-        Beats length = unit.times(up, down);
+        Beats length = times(unit, up, down);
         if (tupletLeft > 0) {
-            length = length.times(tupletTime, tupletNotes);
+            length = times(length, tupletTime, tupletNotes);
             tupletLeft--;
         }
         if (brokenBy != 0) {
             int power = 1 << Math.abs(brokenBy);
-            length = brokenBy < 0 ? length.times(1, power) : length.times(2L * power - 1, power);
+            length = times(length, brokenBy < 0 ? 1 : 2L * power - 1, power);
             brokenBy = 0;
         }
-        return length;
+        return Limits.written(length);
     }
 
     private void add(Optional<Pitch> pitch, Beats length) {
-        notes.add(new Note(
-                pitch, length, false, new Note.Slurs(slursBegin, 0), Set.copyOf(marks), List.copyOf(graces), ""));
+        keep(new Note(pitch, length, false, new Note.Slurs(slursBegin, 0), Set.copyOf(marks), List.copyOf(graces), ""));
         slursBegin = 0;
         marks.clear();
         graces.clear();
     }
 
-    private void bar(String token) {
+    private void keep(Note note) {
+        if (++count > Limits.NOTES) {
+            throw new IllegalArgumentException("a part has at most " + Limits.NOTES + " notes");
+        }
+        notes.add(note);
+    }
+
+    private void bar(AbcBars bar) {
+        if (tupletLeft > 0 && !notes.isEmpty()) {
+            throw new IllegalArgumentException("a group of " + tupletNotes + " notes ends in its measure; " + tupletLeft
+                    + (tupletLeft == 1 ? " is" : " are") + " missing");
+        }
         if (!notes.isEmpty()) {
-            boolean pickUp = number < 0 && total().compareTo(Beats.of(meter)) < 0;
-            // A measure cut in two by a repeat sign shares its number.
-            boolean secondHalf = number > 0
-                    && !measures.isEmpty()
-                    && signs.afterRepeatWithin()
-                    && measures.getLast().length().plus(total()).compareTo(Beats.of(meter)) == 0;
-            number = number < 0 ? (pickUp ? 0 : 1) : secondHalf ? number : number + 1;
-            measures.add(new Measure(number, notes, signs.take(token), newKey, newMeter, newTempo, words));
-            notes.clear();
-            newKey = Optional.empty();
-            newMeter = Optional.empty();
-            newTempo = Optional.empty();
-            words = "";
+            close(bar);
         } else if (!measures.isEmpty()) {
             measures.set(
                     measures.size() - 1,
-                    measures.getLast().withSigns(signs.more(measures.getLast().signs(), token)));
+                    measures.getLast().withSigns(signs.more(measures.getLast().signs(), bar)));
         } else {
-            signs.before(token);
+            signs.before(bar);
         }
         carried.clear();
-        tupletLeft = 0;
+    }
+
+    private void close(AbcBars bar) {
+        if (measures.size() >= Limits.MEASURES) {
+            throw new IllegalArgumentException("a line has at most " + Limits.MEASURES + " measures");
+        }
+        Beats full = Beats.of(meter);
+        boolean pickUp = number < 0 && total().compareTo(full) < 0;
+        // A measure cut in two by a repeat sign or a double bar shares its number.
+        boolean secondHalf = !measures.isEmpty()
+                && number > 0
+                && signs.afterRepeatWithin()
+                && measures.getLast().length().plus(total()).compareTo(full) == 0;
+        number = number < 0 ? (pickUp ? 0 : 1) : secondHalf ? number : number + 1;
+        if (!cutsHere.isEmpty()) {
+            cuts.put(measures.size(), List.copyOf(cutsHere));
+            cutsHere.clear();
+        }
+        measures.add(new Measure(number, notes, signs.take(bar), newKey, newMeter, newTempos, words));
+        leftOutHere.forEach(what -> leftOut.add(what, number));
+        leftOutHere.clear();
+        notes.clear();
+        carried.clear();
+        newKey = Optional.empty();
+        newMeter = Optional.empty();
+        newTempos.clear();
+        words = "";
     }
 
     private Beats total() {
-        return notes.stream().map(Note::length).reduce(Beats.ZERO, Beats::plus);
+        int ticks = 0;
+        for (Note note : notes) {
+            ticks = Math.addExact(ticks, note.length().ticks());
+        }
+        return new Beats(ticks);
     }
 
+    /** All of it; nothing can be read after. */
     List<Measure> measures() {
-        bar("|");
+        bar(AbcBars.plain());
+        leftOutHere.forEach(leftOut::add);
+        leftOutHere.clear();
         return signs.closed(measures);
     }
 
-    /** For brackets typed as numbers, like 1,3 or 1-3. */
-    static Set<Integer> numbers(String text) {
-        Set<Integer> numbers = new TreeSet<>();
-        for (String part : text.split(",")) {
-            String[] ends = part.split("-");
-            for (int n = Integer.parseInt(ends[0]); n <= Integer.parseInt(ends[ends.length - 1]); n++) {
-                numbers.add(n);
-            }
-        }
-        return numbers;
+    List<LeftOut> leftOut() {
+        return leftOut.list();
+    }
+
+    int lastLine() {
+        return lastLine;
+    }
+
+    Optional<LineFileException> refused() {
+        return refused;
     }
 }

@@ -10,6 +10,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.yaml.snakeyaml.LoaderOptions;
@@ -76,8 +77,20 @@ public final class CheckLibraryFile {
     /** The questions between schools, in order. */
     public static List<SchoolQuestion> questions() {
         return nodes("schools.yaml").stream()
-                .map(node -> new SchoolQuestion(node.text("key"), node.text("question"), node.words("choices")))
+                .map(node -> new SchoolQuestion(
+                        node.text("key"), node.text("question"), node.words("choices"), amount(node)))
                 .toList();
+    }
+
+    private static Optional<SchoolQuestion.Amount> amount(Node node) {
+        Map<String, String> words = node.words("amount");
+        return words.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new SchoolQuestion.Amount(
+                        Double.parseDouble(words.get("low")),
+                        Double.parseDouble(words.get("high")),
+                        Double.parseDouble(words.get("usual")),
+                        words.get("unit")));
     }
 
     private static TechniqueCheck check(Node node, InstrumentCatalog catalog) {

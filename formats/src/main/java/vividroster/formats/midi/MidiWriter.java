@@ -11,8 +11,8 @@ import javax.sound.midi.Sequence;
 import javax.sound.midi.ShortMessage;
 import javax.sound.midi.Track;
 import vividroster.core.music.Beats;
-import vividroster.core.music.Bpm;
 import vividroster.core.reading.Timeline;
+import vividroster.core.reading.Timeline.Pace;
 import vividroster.core.reading.Timeline.Sounding;
 
 /** Writes what sounds as a standard MIDI file of one track, in the order really played. */
@@ -25,17 +25,18 @@ public final class MidiWriter {
 
     private MidiWriter() {}
 
-    /** @param program MIDI program of the sound, from 0 */
-    public static byte[] write(String title, Timeline timeline, Bpm tempo, int program) {
+    /** Tempo changes and stretched fermatas included. @param program MIDI program of the sound, from 0 */
+    public static byte[] write(String title, Timeline timeline, int program) {
         try {
             Sequence sequence = new Sequence(Sequence.PPQ, TICKS_PER_BEAT);
             Track track = sequence.createTrack();
             byte[] name = title.getBytes(StandardCharsets.UTF_8);
             track.add(new MidiEvent(new MetaMessage(NAME, name, name.length), 0));
-            int micros = 60_000_000 / tempo.value();
-            track.add(new MidiEvent(
-                    new MetaMessage(TEMPO, new byte[] {(byte) (micros >> 16), (byte) (micros >> 8), (byte) micros}, 3),
-                    0));
+            for (Pace pace : timeline.paces()) {
+                int micros = (int) Math.round(pace.secondsPerBeat() * 1e6);
+                byte[] data = {(byte) (micros >> 16), (byte) (micros >> 8), (byte) micros};
+                track.add(new MidiEvent(new MetaMessage(TEMPO, data, 3), ticks(pace.from())));
+            }
             track.add(new MidiEvent(new ShortMessage(ShortMessage.PROGRAM_CHANGE, 0, program, 0), 0));
             for (Sounding note : timeline.notes()) {
                 int key = note.pitch().midi();

@@ -9,13 +9,13 @@ import javax.xml.stream.XMLStreamWriter;
 import vividroster.core.instrument.Clef;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.music.Beats;
-import vividroster.core.music.Bpm;
 import vividroster.core.music.Key;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Meter;
-import vividroster.core.music.Mode;
+import vividroster.core.music.Notated;
 import vividroster.core.music.Part;
 import vividroster.core.music.Signs;
+import vividroster.core.music.Tempo;
 import vividroster.core.music.Transposition;
 
 /** Writes one part as MusicXML 4.0 partwise, as an instrument reads it or at concert pitch. */
@@ -25,21 +25,39 @@ public final class MusicXmlWriter {
 
     private MusicXmlWriter() {}
 
-    /** @param written as the instrument reads it; the file tells how it sounds */
+    /** What is written for. */
+    public enum Purpose {
+        /** For other programs: everything as the format has it, an order of parts written out. */
+        FILE,
+        /** For our own renderer: as it stands on the page, a span of tempos in words, since it draws one number only. */
+        SCREEN
+    }
+
+    /** For other programs. @param written as the instrument reads it; the file tells how it sounds */
     public static String write(String title, Part written, Instrument instrument) {
-        return write(title, written, instrument.name(), instrument.clef(), instrument.transposition());
+        return write(title, written, instrument, Purpose.FILE);
     }
 
-    /** @param sounding at concert pitch, in the treble clef */
+    public static String write(String title, Part written, Instrument instrument, Purpose purpose) {
+        return write(title, written, instrument.name(), instrument.clef(), instrument.transposition(), purpose);
+    }
+
+    /** For other programs. @param sounding at concert pitch, in the treble clef */
     public static String writeConcert(String title, Part sounding) {
-        return write(title, sounding, "Concert pitch", Clef.TREBLE, Transposition.CONCERT);
+        return writeConcert(title, sounding, Purpose.FILE);
     }
 
-    private static String write(String title, Part part, String name, Clef clef, Transposition transposition) {
+    public static String writeConcert(String title, Part sounding, Purpose purpose) {
+        return write(title, sounding, "Concert pitch", Clef.TREBLE, Transposition.CONCERT, purpose);
+    }
+
+    private static String write(
+            String title, Part part, String name, Clef clef, Transposition transposition, Purpose purpose) {
         StringWriter text = new StringWriter();
         try {
             XMLStreamWriter xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
-            new Writing(xml).score(title, part, name, clef, transposition);
+            Part whole = purpose == Purpose.FILE ? part.writtenOut() : part;
+            new Writing(xml, purpose).score(title, whole, name, clef, transposition);
             xml.close();
         } catch (XMLStreamException e) {
             throw new IllegalStateException(e);
@@ -52,7 +70,10 @@ public final class MusicXmlWriter {
 
         final XMLStreamWriter xml;
 
-        Writing(XMLStreamWriter xml) {
+        private final Purpose purpose;
+
+        Writing(XMLStreamWriter xml, Purpose purpose) {
+            this.purpose = purpose;
             this.xml = xml;
         }
 
@@ -129,7 +150,7 @@ public final class MusicXmlWriter {
             }
             attributes(part, index, clef, transposition);
             directionsBefore(part, index);
-            notes.measure(index);
+            notes.measure(index, measure.tempos());
             directionsAfter(signs);
             endings(part, index);
             close();
@@ -156,13 +177,13 @@ public final class MusicXmlWriter {
             if (key.isPresent()) {
                 open("key");
                 text("fifths", key.get().fifths());
-                text("mode", key.get().mode() == Mode.MAJOR ? "major" : "minor");
+                text("mode", key.get().mode().word());
                 close();
             }
             Optional<Meter> meter = measure.meter().or(() -> first ? Optional.of(part.meter()) : Optional.empty());
             if (meter.isPresent()) {
                 open("time");
-                text("beats", meter.get().count());
+                text("beats", meter.get().counted());
                 text("beat-type", meter.get().unit());
                 close();
             }
@@ -191,17 +212,9 @@ public final class MusicXmlWriter {
 
         private void directionsBefore(Part part, int index) throws XMLStreamException {
             Measure measure = part.measures().get(index);
-            Optional<Bpm> tempo = measure.tempo().or(() -> index == 0 ? part.tempo() : Optional.empty());
-            if (tempo.isPresent()) {
-                open("direction", "placement", "above");
-                open("direction-type");
-                open("metronome");
-                text("beat-unit", "quarter");
-                text("per-minute", tempo.get().value());
-                close();
-                close();
-                empty("sound", "tempo", String.valueOf(tempo.get().value()));
-                close();
+            boolean opens = index == 0 && part.tempo().isPresent();
+            if (opens) {
+                tempo(part.tempo().get(), Beats.ZERO);
             }
             if (!measure.words().isEmpty()) {
                 words(measure.words());
@@ -213,6 +226,38 @@ public final class MusicXmlWriter {
             if (measure.signs().coda().isPresent()) {
                 sign("coda", "coda", sounded(measure.signs().coda().get(), "coda"));
             }
+        }
+
+        /** A tempo mark where the next note begins, or so far behind it. */
+        void tempo(Tempo tempo, Beats behind) throws XMLStreamException {
+            Notated unit = Notated.of(tempo.unit()).getFirst();
+            open("direction", "placement", "above");
+            open("direction-type");
+            if (purpose == Purpose.SCREEN && tempo.isSpan()) {
+                text("words", unit.name() + " = " + tempo.numbers());
+            } else {
+                open("metronome");
+                text("beat-unit", NoteWriting.TYPES.get(unit.halvings()));
+                for (int d = 0; d < unit.dots(); d++) {
+                    empty("beat-unit-dot");
+                }
+                text("per-minute", tempo.numbers());
+                close();
+            }
+            close();
+            if (!behind.isZero()) {
+                open("offset", "sound", "yes");
+                xml.writeCharacters(String.valueOf(behind.ticks()));
+                close();
+            }
+            empty(
+                    "sound",
+                    "tempo",
+                    java.math.BigDecimal.valueOf(tempo.bpm().value())
+                            .setScale(6, java.math.RoundingMode.HALF_UP)
+                            .stripTrailingZeros()
+                            .toPlainString());
+            close();
         }
 
         private static String sounded(String name, String usual) {

@@ -5,15 +5,21 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.audiveris.proxymusic.Arpeggiate;
 import org.audiveris.proxymusic.Articulations;
+import org.audiveris.proxymusic.Dynamics;
 import org.audiveris.proxymusic.Fermata;
+import org.audiveris.proxymusic.Glissando;
 import org.audiveris.proxymusic.Notations;
+import org.audiveris.proxymusic.Ornaments;
+import org.audiveris.proxymusic.Slide;
 import org.audiveris.proxymusic.Slur;
 import org.audiveris.proxymusic.StartStop;
 import org.audiveris.proxymusic.StartStopContinue;
 import org.audiveris.proxymusic.Technical;
 import org.audiveris.proxymusic.Tied;
 import org.audiveris.proxymusic.TiedType;
+import org.audiveris.proxymusic.Tuplet;
 import vividroster.core.music.Beats;
 import vividroster.core.music.Note;
 import vividroster.core.music.Note.Mark;
@@ -25,14 +31,14 @@ final class NoteReading {
     private NoteReading() {}
 
     /** The pitch is step, alter and octave; the printed accidental is display only. Empty for a rest. */
-    static Optional<Pitch> pitch(org.audiveris.proxymusic.Note note) {
+    static Optional<Pitch> pitch(org.audiveris.proxymusic.Note note, List<String> aside) {
         if (note.getPitch() != null) {
             var p = note.getPitch();
-            if (p.getStep() == null) {
-                throw new IllegalArgumentException("a note has no letter from A to G");
+            double alter = p.getAlter() == null ? 0 : p.getAlter().doubleValue();
+            if (alter != Math.rint(alter)) {
+                aside.add("quarter tones");
             }
-            int alter = p.getAlter() == null ? 0 : (int) Math.round(p.getAlter().doubleValue());
-            return Optional.of(new Pitch(p.getStep().value().charAt(0), Math.clamp(alter, -2, 2), p.getOctave()));
+            return Optional.of(new Pitch(p.getStep().value().charAt(0), (int) Math.round(alter), p.getOctave()));
         }
         if (note.getUnpitched() != null) {
             var u = note.getUnpitched();
@@ -44,7 +50,8 @@ final class NoteReading {
         return Optional.empty();
     }
 
-    static Note of(org.audiveris.proxymusic.Note note, Beats length, List<Pitch> graces) {
+    /** @param aside grows by what of it is not kept */
+    static Note of(org.audiveris.proxymusic.Note note, Beats length, List<Pitch> graces, List<String> aside) {
         Set<Mark> marks = EnumSet.noneOf(Mark.class);
         int begin = 0;
         int end = 0;
@@ -59,15 +66,26 @@ final class NoteReading {
                     }
                     case Fermata fermata -> marks.add(Mark.FERMATA);
                     case Articulations articulations ->
-                        articulations.getAccentOrStrongAccentOrStaccato().forEach(a -> mark(a, marks));
+                        articulations.getAccentOrStrongAccentOrStaccato().forEach(a -> mark(a, marks, aside));
                     case Technical technical ->
-                        technical.getUpBowOrDownBowOrHarmonic().forEach(t -> mark(t, marks));
-                    default -> {}
+                        technical.getUpBowOrDownBowOrHarmonic().forEach(t -> mark(t, marks, aside));
+                    case Tuplet tuplet -> {}
+                    case Ornaments ornaments ->
+                        ornaments.getTrillMarkOrTurnOrDelayedTurn().forEach(o -> aside.add(ornament(o)));
+                    case Dynamics dynamics -> aside.add("dynamics");
+                    case Glissando glissando -> aside.add("glissandi");
+                    case Slide slide -> aside.add("glissandi");
+                    case Arpeggiate arpeggio -> aside.add("arpeggios");
+                    default -> aside.add("other signs at notes");
                 }
             }
         }
-        Optional<Pitch> pitch = pitch(note);
+        if (note.getLyric().size() > 1) {
+            aside.add("further verses");
+        }
+        Optional<Pitch> pitch = pitch(note, aside);
         String lyric = note.getLyric().stream()
+                .limit(1)
                 .flatMap(l -> l.getElisionAndSyllabicAndText().stream())
                 .filter(org.audiveris.proxymusic.TextElementData.class::isInstance)
                 .map(t -> ((org.audiveris.proxymusic.TextElementData) t).getValue())
@@ -76,7 +94,11 @@ final class NoteReading {
         return new Note(pitch, length, tied && pitch.isPresent(), new Note.Slurs(begin, end), marks, graces, lyric);
     }
 
-    private static void mark(JAXBElement<?> element, Set<Mark> marks) {
+    private static String ornament(JAXBElement<?> element) {
+        return element.getName().getLocalPart().equals("tremolo") ? "tremolos" : "ornaments";
+    }
+
+    private static void mark(JAXBElement<?> element, Set<Mark> marks, List<String> aside) {
         switch (element.getName().getLocalPart()) {
             case "staccato" -> marks.add(Mark.STACCATO);
             case "tenuto" -> marks.add(Mark.TENUTO);
@@ -86,7 +108,9 @@ final class NoteReading {
             case "up-bow" -> marks.add(Mark.UP_BOW);
             case "down-bow" -> marks.add(Mark.DOWN_BOW);
             case "snap-pizzicato" -> marks.add(Mark.PIZZICATO);
-            default -> {}
+            case "fingering" -> aside.add("fingerings");
+            case "string" -> aside.add("string numbers");
+            default -> aside.add(element.getName().getLocalPart().replace('-', ' ') + " signs");
         }
     }
 }

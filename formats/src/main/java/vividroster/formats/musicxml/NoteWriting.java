@@ -2,48 +2,61 @@ package vividroster.formats.musicxml;
 
 import java.util.List;
 import javax.xml.stream.XMLStreamException;
+import vividroster.core.music.Beats;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Notated;
 import vividroster.core.music.Note;
 import vividroster.core.music.Note.Mark;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
-import vividroster.core.reading.Accidentals;
+import vividroster.core.music.TempoMark;
 import vividroster.core.reading.Accidentals.Known;
+import vividroster.core.reading.TimedView;
+import vividroster.core.reading.TimedView.At;
 
 /** The notes of a part, one measure after another: what is tied and slurred goes on over the bar line. */
 final class NoteWriting {
 
-    private static final List<String> TYPES =
-            List.of("whole", "half", "quarter", "eighth", "16th", "32nd", "64th", "128th");
+    static final List<String> TYPES = List.of("whole", "half", "quarter", "eighth", "16th", "32nd", "64th", "128th");
 
     private final MusicXmlWriter.Writing out;
     private final Part part;
+    private final TimedView view;
     private final List<List<Known>> known;
-    private boolean tiedFromBefore;
     private int slursOpen;
     private int tupletPlace;
 
     NoteWriting(MusicXmlWriter.Writing out, Part part) {
         this.out = out;
         this.part = part;
-        this.known = Accidentals.of(part);
+        this.view = TimedView.of(part);
+        this.known = view.known();
     }
 
-    void measure(int index) throws XMLStreamException {
+    /** @param tempos to stand where their notes are */
+    void measure(int index, List<TempoMark> tempos) throws XMLStreamException {
         Measure measure = part.measures().get(index);
         if (measure.notes().size() == 1 && measure.notes().getFirst().isRest()) {
+            for (TempoMark mark : tempos) {
+                out.tempo(mark.tempo(), mark.at());
+            }
             out.open("note");
             out.empty("rest", "measure", "yes");
             out.text("duration", measure.notes().getFirst().length().ticks());
             out.text("voice", 1);
             fermataOnly(measure.notes().getFirst());
             out.close();
-            tiedFromBefore = false;
             return;
         }
         for (int n = 0; n < measure.notes().size(); n++) {
-            note(measure, n, known.get(index).get(n) == Known.PRINTED);
+            At at = view.notes().get(index).get(n);
+            Beats end = at.place().plus(at.note().length());
+            for (TempoMark mark : tempos) {
+                if (mark.at().compareTo(at.place()) >= 0 && mark.at().compareTo(end) < 0) {
+                    out.tempo(mark.tempo(), mark.at().minus(at.place()));
+                }
+            }
+            note(measure, n, at.tiedIn(), known.get(index).get(n) == Known.PRINTED);
         }
     }
 
@@ -55,7 +68,7 @@ final class NoteWriting {
         }
     }
 
-    private void note(Measure measure, int n, boolean accidental) throws XMLStreamException {
+    private void note(Measure measure, int n, boolean tiedIn, boolean accidental) throws XMLStreamException {
         Note note = measure.notes().get(n);
         for (Pitch grace : note.graces()) {
             out.open("note");
@@ -70,10 +83,9 @@ final class NoteWriting {
             boolean first = i == 0;
             boolean last = i == values.size() - 1;
             boolean ties = !note.isRest() && (!last || note.tied());
-            boolean tied = !note.isRest() && (!first || tiedFromBefore);
+            boolean tied = !note.isRest() && (!first || tiedIn);
             one(measure, n, note, values.get(i), first, last, accidental && first, tied, ties);
         }
-        tiedFromBefore = note.tied();
     }
 
     private void one(

@@ -10,29 +10,27 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Range;
-import vividroster.core.music.Bpm;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
 import vividroster.core.music.Spelling;
 import vividroster.core.music.Transposition;
-import vividroster.core.reading.Echoes;
-import vividroster.core.reading.Fingers.FourthFinger;
-import vividroster.core.reading.Reading;
-import vividroster.core.reading.Reading.Reader;
-import vividroster.core.reading.Roadmap;
-import vividroster.core.reading.Roadmap.RoadmapException;
-import vividroster.core.reading.Timeline;
+import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Vocabulary;
+import vividroster.core.rehearsal.Echoes;
+import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Reading.Reader;
+import vividroster.formats.Read;
 import vividroster.formats.catalog.FingeringFile;
 import vividroster.formats.catalog.InstrumentCatalogFile;
 import vividroster.formats.catalog.RangeFile;
-import vividroster.formats.musicxml.MusicXmlReader;
 import vividroster.formats.musicxml.MusicXmlWriter;
+import vividroster.formats.score.LineFileException;
 
 /** A line is looked at while it is typed, so every half-typed one must be read or refused in words. */
 class AbcTypingTest {
@@ -47,8 +45,8 @@ class AbcTypingTest {
     /** Empty when it is refused in words that name a place inside the text. */
     private static Score readOrRefused(String text) {
         try {
-            return AbcReader.read(text);
-        } catch (AbcException e) {
+            return Read.abc(text);
+        } catch (LineFileException e) {
             assertThat(e.getMessage()).as(text).isNotBlank().doesNotContain("null", "Exception");
             assertThat(e.line()).as(text).isBetween(1, (int) text.lines().count() + 1);
             assertThat(e.column()).as(text).isPositive();
@@ -91,26 +89,26 @@ class AbcTypingTest {
     private static void workWith(Score score, String text) {
         Part part = score.sounding();
         Range range = RangeFile.shipped().get("flute").firstYear();
-        try {
-            Timeline.of(part, Roadmap.of(part, Roadmap.Options.USUAL), Timeline.Options.PLAYBACK);
-        } catch (RoadmapException e) {
-            assertThat(e.getMessage()).as(text).isNotBlank();
-        }
-        Echoes.within(part);
+        TimedView view = TimedView.of(part);
+        assertThat(view.roadmap().isPresent())
+                .as(text)
+                .isNotEqualTo(view.fault().isPresent());
+        assertThat(view.timeline(2).notes().isEmpty())
+                .as(text)
+                .isEqualTo(view.roadmap().isEmpty() || struck(part).isEmpty());
+        Echoes.within(view);
         FingeringChart chart = FingeringFile.shipped().get("flute");
         Reading.of(
-                part,
+                view,
                 new Reader(
                         Transposition.CONCERT,
                         range,
                         chart,
                         FourthFinger.EARLY,
                         Spelling.FLATS_AT_SIX,
-                        Optional.of(Vocabulary.NOTHING)),
-                new Bpm(90));
+                        Optional.of(Vocabulary.NOTHING)));
         String xml = MusicXmlWriter.writeConcert(score.title(), part);
-        Score again =
-                MusicXmlReader.read(xml.getBytes(StandardCharsets.UTF_8), CATALOG, new MusicXmlReader.Options(false));
+        Score again = Read.xml(xml.getBytes(StandardCharsets.UTF_8), false);
         assertThat(struck(again.sounding())).as(text).isEqualTo(struck(part));
     }
 

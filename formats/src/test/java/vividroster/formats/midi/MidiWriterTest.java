@@ -10,19 +10,18 @@ import javax.sound.midi.Sequence;
 import javax.sound.midi.ShortMessage;
 import javax.sound.midi.Track;
 import org.junit.jupiter.api.Test;
-import vividroster.core.music.Bpm;
 import vividroster.core.music.Part;
-import vividroster.core.reading.Roadmap;
+import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Timeline;
-import vividroster.formats.abc.AbcReader;
+import vividroster.formats.Read;
 
 class MidiWriterTest {
 
     @Test
     void whatSoundsIsWrittenInTheOrderPlayed() throws Exception {
-        Part part = AbcReader.read("M:4/4\nL:1/4\nQ:1/4=90\nK:C\n|:C2 E2-|E4:|").sounding();
-        Timeline timeline = Timeline.of(part, Roadmap.of(part, Roadmap.Options.USUAL), Timeline.Options.ARITHMETIC);
-        byte[] file = MidiWriter.write("Two", timeline, new Bpm(90), 56);
+        Part part = Read.abc("M:4/4\nL:1/4\nQ:1/4=90\nK:C\n|:C2 E2-|E4:|").sounding();
+        Timeline timeline = TimedView.of(part).timeline();
+        byte[] file = MidiWriter.write("Two", timeline, 56);
         Sequence sequence = MidiSystem.getSequence(new ByteArrayInputStream(file));
         Track track = sequence.getTracks()[0];
         List<String> notes = new ArrayList<>();
@@ -33,5 +32,19 @@ class MidiWriterTest {
         }
         assertThat(notes).containsExactly("60@0", "64@2", "60@8", "64@10");
         assertThat(sequence.getMicrosecondLength()).as("16 beats at 90").isBetween(10_600_000L, 10_700_000L);
+    }
+
+    @Test
+    void tempoChangesAndHeldFermatasTakeTheTimeTheyTake() throws Exception {
+        Part part = Read.abc("M:4/4\nL:1/4\nQ:1/4=60\nK:C\nC2 D [Q:1/4=120]E|!fermata!F4|")
+                .sounding();
+        TimedView view = TimedView.of(part);
+        for (double fermata : new double[] {1, 2}) {
+            Timeline timeline = view.timeline(fermata);
+            Sequence sequence = MidiSystem.getSequence(new ByteArrayInputStream(MidiWriter.write("T", timeline, 0)));
+            assertThat(sequence.getMicrosecondLength() / 1e6)
+                    .isCloseTo(timeline.seconds(), org.assertj.core.api.Assertions.within(0.01));
+        }
+        assertThat(view.timeline(2).seconds()).isEqualTo(3 + 0.5 + 4);
     }
 }

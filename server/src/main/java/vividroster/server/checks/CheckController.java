@@ -87,7 +87,16 @@ class CheckController {
 
     record ChoiceView(String key, String label) {}
 
-    record QuestionView(String key, String question, List<ChoiceView> choices, String chosen) {}
+    /** @param unit as one says it behind the number */
+    record AmountView(double low, double high, String unit) {}
+
+    /** @param amount bounds of what may be chosen where it is a number; then there are no choices */
+    record QuestionView(
+            String key,
+            String question,
+            List<ChoiceView> choices,
+            @Absent AmountView amount,
+            String chosen) {}
 
     record ChoiceRequest(
             @NotBlank(message = "Choose one of the schools.")
@@ -151,6 +160,9 @@ class CheckController {
                         q.choices().entrySet().stream()
                                 .map(c -> new ChoiceView(c.getKey(), c.getValue()))
                                 .toList(),
+                        q.amount()
+                                .map(a -> new AmountView(a.low(), a.high(), a.unit()))
+                                .orElse(null),
                         choices.get(q.key())))
                 .toList();
     }

@@ -37,7 +37,10 @@ public class Checks {
             "repeats-after-jump",
             "pick-up",
             "six-signs",
-            "count-in");
+            "count-in",
+            "tempo-without-mark",
+            "fermata-counted",
+            "fermata-played");
 
     private final CheckQueries queries;
     private final Library library;

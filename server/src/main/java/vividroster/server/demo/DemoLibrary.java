@@ -134,6 +134,7 @@ final class DemoLibrary {
                     programId,
                     keep(row.get("key"), line),
                     notations.facts(
+                            programId,
                             line.id(),
                             book.id(),
                             Integer.parseInt(row.get("page")),

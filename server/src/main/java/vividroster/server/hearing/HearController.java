@@ -102,7 +102,12 @@ class HearController {
      * @param queue whom to hear, in fair order: those for whom it is set and still open
      * @param players everybody in the scope who can take it, in score order
      */
-    record RunView(MilestoneView milestone, int secondsPerStudent, List<UUID> queue, List<PlayerView> players) {}
+    record RunView(
+            MilestoneView milestone,
+            int secondsPerStudent,
+            int countInMeasures,
+            List<UUID> queue,
+            List<PlayerView> players) {}
 
     @GetMapping("/choices")
     @Operation(operationId = "hearingChoices", summary = "What can be heard in a scope today, the most pressing first")
@@ -177,6 +182,7 @@ class HearController {
         return new RunView(
                 MilestoneView.of(milestone, lines, tests, library.books(programId)),
                 (int) runs.perStudent(programId, milestone).toSeconds(),
+                runs.countInMeasures(programId),
                 queue.order().stream()
                         .filter(id -> sheet.standing(byStudent.get(id).player(), milestoneId)
                                 .isOpen())

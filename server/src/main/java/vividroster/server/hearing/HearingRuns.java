@@ -20,6 +20,7 @@ import vividroster.core.testing.HearingTime;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.library.TestFacts;
+import vividroster.server.lines.LineTimes;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.Student;
 
@@ -35,8 +36,16 @@ public class HearingRuns {
     private final Library library;
     private final InstrumentCatalog catalog;
     private final HearingTime time;
+    private final LineTimes lineTimes;
 
-    HearingRuns(AttemptQueries queries, Rosters rosters, Library library, InstrumentCatalog catalog, HearingTime time) {
+    HearingRuns(
+            AttemptQueries queries,
+            Rosters rosters,
+            Library library,
+            InstrumentCatalog catalog,
+            HearingTime time,
+            LineTimes lineTimes) {
+        this.lineTimes = lineTimes;
         this.queries = queries;
         this.rosters = rosters;
         this.library = library;
@@ -94,6 +103,12 @@ public class HearingRuns {
         return new Queue(order, lastHeard);
     }
 
+    /** 1 or 2, as the programme counts in. */
+    @Transactional(readOnly = true)
+    public int countInMeasures(UUID programId) {
+        return lineTimes.countInMeasures(programId);
+    }
+
     /** How long one student takes with this milestone. */
     @Transactional(readOnly = true)
     public Duration perStudent(UUID programId, Milestone milestone) {
@@ -102,8 +117,13 @@ public class HearingRuns {
                 .flatMap(TestFacts::lineId)
                 .orElse(milestone.id());
         LineFacts line = library.lines(programId, List.of(lineId)).get(lineId);
-        return line == null
-                ? time.ofCheck(Math.max(1, milestone.criteria().size()), SECONDS_PER_CRITERION)
-                : time.ofLine(line.playedMeasures(), line.meter(), line.tempo());
+        if (line == null) {
+            return time.ofCheck(Math.max(1, milestone.criteria().size()), SECONDS_PER_CRITERION);
+        }
+        return lineTimes
+                .playingSeconds(programId, lineId)
+                .map(time::ofPlaying)
+                .orElseGet(() ->
+                        time.ofFacts(line.played(), line.meter(), line.tempo(), lineTimes.countInMeasures(programId)));
     }
 }

@@ -85,7 +85,7 @@ class BookController {
 
             @NotBlank(message = "Give the concert key.") String concertKey,
             @NotBlank(message = "Give the meter.") String meter,
-            int tempoBpm,
+            double tempoBpm,
             int measures,
             int playedMeasures,
             @Absent String notesUsed,
@@ -101,7 +101,7 @@ class BookController {
             String title,
             String concertKey,
             String meter,
-            int tempoBpm,
+            double tempoBpm,
             int measures,
             int playedMeasures,
             String notesUsed,
@@ -167,7 +167,7 @@ class BookController {
                 line.meter().toString(),
                 line.tempo().value(),
                 line.measures(),
-                line.playedMeasures(),
+                line.played(),
                 String.join(
                         " ",
                         line.details().notesUsed().stream()

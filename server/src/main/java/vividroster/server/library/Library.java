@@ -1,6 +1,7 @@
 package vividroster.server.library;
 
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -8,6 +9,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Belt;
@@ -23,8 +25,14 @@ public class Library {
     private final LibraryQueries queries;
     private final ShelfQueries shelves;
     private final InstrumentCatalog catalog;
+    private final ObjectProvider<PlayedMeasures> playedMeasures;
 
-    Library(LibraryQueries queries, ShelfQueries shelves, InstrumentCatalog catalog) {
+    Library(
+            LibraryQueries queries,
+            ShelfQueries shelves,
+            InstrumentCatalog catalog,
+            ObjectProvider<PlayedMeasures> playedMeasures) {
+        this.playedMeasures = playedMeasures;
         this.queries = queries;
         this.shelves = shelves;
         this.catalog = catalog;
@@ -86,7 +94,24 @@ public class Library {
 
     @Transactional(readOnly = true)
     public Map<UUID, LineFacts> lines(UUID programId, Collection<UUID> ids) {
-        return queries.findLines(programId, ids);
+        return told(programId, queries.findLines(programId, ids));
+    }
+
+    /** With what the notes tell, where nobody has said it. */
+    private Map<UUID, LineFacts> told(UUID programId, Map<UUID, LineFacts> lines) {
+        List<UUID> asked = lines.values().stream()
+                .filter(line -> line.playedMeasures().isEmpty())
+                .map(LineFacts::milestoneId)
+                .toList();
+        if (asked.isEmpty()) {
+            return lines;
+        }
+        Map<UUID, LineFacts> all = new HashMap<>(lines);
+        playedMeasures
+                .getObject()
+                .of(programId, asked)
+                .forEach((id, notes) -> all.computeIfPresent(id, (k, line) -> line.told(notes)));
+        return all;
     }
 
     /** Every line of a book, in no order. */
@@ -98,7 +123,7 @@ public class Library {
     /** The facts of one line. @throws Problem when it is no line of the library */
     @Transactional(readOnly = true)
     public LineFacts line(UUID programId, UUID id) {
-        return Optional.ofNullable(queries.findLines(programId, List.of(id)).get(id))
+        return Optional.ofNullable(lines(programId, List.of(id)).get(id))
                 .orElseThrow(() -> Problem.notFound("The library has no such line."));
     }
 

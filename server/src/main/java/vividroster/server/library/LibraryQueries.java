@@ -48,7 +48,8 @@ class LibraryQueries {
             int ordinal,
             String slot,
             String instrument,
-            UUID fillingId) {}
+            UUID fillingId,
+            List<String> onlyFor) {}
 
     /** In shelf order; retired ones too, since what was passed stays passed. */
     List<Milestone> findMilestones(UUID programId, Collection<UUID> ids) {
@@ -165,12 +166,14 @@ class LibraryQueries {
         return jdbc
                 .sql("""
                         select b.milestone_id as belt_id, b.ladder, b.rank, m.title, f.ordinal, s.name, f.instrument,
-                               f.milestone_id
+                               f.milestone_id, coalesce(filling.applies_to, '{}') as only_for
                         from belt b
                         join milestone m on m.program_id = b.program_id and m.id = b.milestone_id
                         left join belt_slot_filling f
                           on f.program_id = b.program_id and f.belt_id = b.milestone_id
                           and (f.instrument = 'any' or f.instrument = any(:instruments))
+                        left join milestone filling
+                          on filling.program_id = f.program_id and filling.id = f.milestone_id
                         left join belt_slot s
                           on s.program_id = f.program_id and s.belt_id = f.belt_id and s.ordinal = f.ordinal
                         where b.program_id = :programId
@@ -186,7 +189,8 @@ class LibraryQueries {
                         row.getInt("ordinal"),
                         row.getString("name"),
                         row.getString("instrument"),
-                        Rows.id(row, "milestone_id")))
+                        Rows.id(row, "milestone_id"),
+                        Rows.texts(row, "only_for")))
                 .list()
                 .stream()
                 .collect(Collectors.groupingBy(BeltRow::id, LinkedHashMap::new, Collectors.toList()))
@@ -211,7 +215,10 @@ class LibraryQueries {
                         .map(fillings -> new BeltSlot(
                                 fillings.getFirst().ordinal(),
                                 fillings.getFirst().slot(),
-                                fillings.stream().collect(Collectors.toMap(BeltRow::instrument, BeltRow::fillingId))))
+                                fillings.stream().collect(Collectors.toMap(BeltRow::instrument, BeltRow::fillingId)),
+                                fillings.stream()
+                                        .collect(Collectors.toMap(
+                                                BeltRow::fillingId, row -> Set.copyOf(row.onlyFor()), (a, b) -> a))))
                         .toList());
     }
 
@@ -238,8 +245,8 @@ class LibraryQueries {
     Map<UUID, LineFacts> findLines(UUID programId, Collection<UUID> ids) {
         return jdbc
                 .sql("""
-                        select milestone_id, book_id, page, number, concert_fifths, mode, meter_count, meter_unit, tempo_bpm,
-                               measures, played_measures, notes_used, values_introduced, signs_introduced, roadmap
+                        select milestone_id, book_id, page, number, concert_fifths, mode, meter_count, meter_unit, meter_groups,
+                               tempo_bpm, measures, played_measures, notes_used, values_introduced, signs_introduced, roadmap
                         from line
                         where program_id = :programId and milestone_id = any(:ids)
                         """)
@@ -253,8 +260,8 @@ class LibraryQueries {
 
     List<LineFacts> findLinesOf(UUID programId, UUID bookId) {
         return jdbc.sql("""
-                        select milestone_id, book_id, page, number, concert_fifths, mode, meter_count, meter_unit, tempo_bpm,
-                               measures, played_measures, notes_used, values_introduced, signs_introduced, roadmap
+                        select milestone_id, book_id, page, number, concert_fifths, mode, meter_count, meter_unit, meter_groups,
+                               tempo_bpm, measures, played_measures, notes_used, values_introduced, signs_introduced, roadmap
                         from line
                         where program_id = :programId and book_id = :bookId
                         """)
@@ -271,10 +278,10 @@ class LibraryQueries {
                 row.getInt("page"),
                 row.getInt("number"),
                 new Key(row.getInt("concert_fifths"), Mode.valueOf(row.getString("mode"))),
-                new Meter(row.getInt("meter_count"), row.getInt("meter_unit")),
-                new Bpm(row.getInt("tempo_bpm")),
+                new Meter(row.getInt("meter_count"), row.getInt("meter_unit"), Rows.numbers(row, "meter_groups")),
+                new Bpm(row.getDouble("tempo_bpm")),
                 row.getInt("measures"),
-                row.getInt("played_measures"),
+                Rows.number(row, "played_measures"),
                 new LineDetails(
                         Rows.texts(row, "notes_used").stream().map(Pitch::named).toList(),
                         Rows.texts(row, "values_introduced"),

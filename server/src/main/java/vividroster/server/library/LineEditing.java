@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -90,9 +91,9 @@ class LineEditing {
 
     private static LineFacts facts(UUID id, LineRequest request) {
         int measures = within("measures", request.measures(), MOST_MEASURES);
-        int played = request.playedMeasures() == 0
-                ? measures
-                : within("playedMeasures", request.playedMeasures(), MOST_PLAYED);
+        OptionalInt played = request.playedMeasures() == 0
+                ? OptionalInt.empty()
+                : OptionalInt.of(within("playedMeasures", request.playedMeasures(), MOST_PLAYED));
         return new LineFacts(
                 id,
                 request.bookId(),

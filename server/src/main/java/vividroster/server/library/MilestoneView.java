@@ -42,7 +42,7 @@ public record MilestoneView(
             int number,
             String concertKey,
             String meter,
-            int tempoBpm,
+            double tempoBpm,
             int measures,
             int playedMeasures) {}
 
@@ -89,7 +89,7 @@ public record MilestoneView(
                 line.meter().toString(),
                 line.tempo().value(),
                 line.measures(),
-                line.playedMeasures());
+                line.played());
     }
 
     private static String ruleSentence(Milestone milestone) {

@@ -162,7 +162,7 @@ class ShelfQueries {
         bound(jdbc.sql("""
                 update line
                 set book_id = :bookId, page = :page, number = :number, concert_fifths = :fifths, mode = :mode,
-                    meter_count = :count, meter_unit = :unit, tempo_bpm = :tempo, measures = :measures,
+                    meter_count = :count, meter_unit = :unit, meter_groups = :groups, tempo_bpm = :tempo, measures = :measures,
                     played_measures = :playedMeasures, notes_used = :notes, values_introduced = :values,
                     signs_introduced = :signs, roadmap = :roadmap
                 where program_id = :programId and milestone_id = :milestoneId
@@ -172,9 +172,9 @@ class ShelfQueries {
     void insertLine(UUID programId, LineFacts line) {
         bound(jdbc.sql("""
                 insert into line (program_id, milestone_id, book_id, page, number, concert_fifths, mode, meter_count,
-                                  meter_unit, tempo_bpm, measures, played_measures, notes_used, values_introduced,
+                                  meter_unit, meter_groups, tempo_bpm, measures, played_measures, notes_used, values_introduced,
                                   signs_introduced, roadmap)
-                values (:programId, :milestoneId, :bookId, :page, :number, :fifths, :mode, :count, :unit, :tempo,
+                values (:programId, :milestoneId, :bookId, :page, :number, :fifths, :mode, :count, :unit, :groups, :tempo,
                         :measures, :playedMeasures, :notes, :values, :signs, :roadmap)
                 """), programId, line).update();
     }
@@ -190,9 +190,16 @@ class ShelfQueries {
                 .param("mode", line.concertKey().mode().name())
                 .param("count", line.meter().count())
                 .param("unit", line.meter().unit())
+                .param(
+                        "groups",
+                        line.meter().groups().stream().map(Integer::shortValue).toArray(Short[]::new))
                 .param("tempo", line.tempo().value())
                 .param("measures", line.measures())
-                .param("playedMeasures", line.playedMeasures())
+                .param(
+                        "playedMeasures",
+                        line.playedMeasures().isPresent()
+                                ? line.playedMeasures().getAsInt()
+                                : null)
                 .param(
                         "notes",
                         details.notesUsed().stream().map(Pitch::toString).toArray(String[]::new))

@@ -12,34 +12,41 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Numbering;
 import vividroster.formats.abc.AbcBook;
-import vividroster.formats.musicxml.MusicXmlException;
-import vividroster.formats.musicxml.MusicXmlReader;
+import vividroster.formats.musicxml.MusicXmlFile;
+import vividroster.formats.score.LineFile;
+import vividroster.formats.score.LineFile.Choices;
+import vividroster.formats.score.LineFileException;
 import vividroster.server.library.Book;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.lines.LineNotations.Format;
+import vividroster.server.lines.LineNotations.Kept;
 import vividroster.server.lines.LineNotations.Source;
+import vividroster.server.lines.LineViews.PartView;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
+import vividroster.server.platform.Uploads;
 
 /** Many lines of a book at once, from ABC files of many tunes and from MusicXML files. */
 @Service
 class BookImport {
 
     private static final int MOST_LINES = 500;
-    private static final int MOST_FILES = 200;
     private static final int LONGEST_TITLE = 90;
     private static final Pattern DIGITS = Pattern.compile("(\\d{1,4})");
 
     private final LineNotations notations;
     private final Library library;
+    private final InstrumentCatalog catalog;
 
-    BookImport(LineNotations notations, Library library) {
+    BookImport(LineNotations notations, Library library, InstrumentCatalog catalog) {
+        this.catalog = catalog;
         this.notations = notations;
         this.library = library;
     }
@@ -50,6 +57,8 @@ class BookImport {
     /**
      * @param number in the book
      * @param replaces whether the notes of a line with that number give way to these
+     * @param parts of the file with what each is used for, where it has several
+     * @param leftOut what of it is not kept, each in words
      * @param problem why it is not taken
      */
     record ImportedLine(
@@ -61,6 +70,8 @@ class BookImport {
             @Absent String meter,
             int measures,
             boolean replaces,
+            List<PartView> parts,
+            List<String> leftOut,
             @Absent String problem) {}
 
     /** @param kept whether the good ones were kept, or only looked at */
@@ -69,13 +80,23 @@ class BookImport {
     /** What is found in the files before it is known whether it can be read. */
     private record Found(String file, int number, int page, Source source, int firstLine) {}
 
-    /** @param firstPage of lines that say no page; keep false looks only */
+    /**
+     * @param firstPage of lines that say no page; keep false looks only
+     * @param choices what the parts of a file are used for, by the file's name and the part's id, where a person said so
+     */
     @Transactional
-    ImportView take(UUID programId, UUID accountId, UUID bookId, List<Upload> files, int firstPage, boolean keep) {
+    ImportView take(
+            UUID programId,
+            UUID accountId,
+            UUID bookId,
+            List<Upload> files,
+            int firstPage,
+            Map<String, Map<String, String>> choices,
+            boolean keep) {
         Book book = library.book(programId, bookId);
         LineNotations.mayKeepNotes(book);
-        if (files.isEmpty() || files.size() > MOST_FILES) {
-            throw Problem.input("files", "Send 1 to " + MOST_FILES + " files.");
+        if (files.isEmpty() || files.size() > Uploads.MOST_FILES) {
+            throw Problem.input("file", Uploads.TOO_MANY_FILES);
         }
         if (firstPage < 1 || firstPage > 2000) {
             throw Problem.input("firstPage", "Pages are counted from 1 to 2000.");
@@ -86,12 +107,24 @@ class BookImport {
         Set<Integer> numbers = new HashSet<>();
         for (Upload file : files) {
             try {
-                for (Found found : found(file, firstPage, numbers, there.keySet())) {
+                Map<String, String> byPart = choices.getOrDefault(file.name(), Map.of());
+                PartViews.choices(byPart, catalog);
+                for (Found found : found(file, firstPage, byPart, numbers, there.keySet())) {
                     lines.add(take(programId, accountId, book, found, there, numbers, keep));
                 }
-            } catch (MusicXmlException e) {
-                lines.add(
-                        new ImportedLine(file.name(), 0, firstPage, file.name(), null, null, 0, false, e.getMessage()));
+            } catch (LineFileException e) {
+                lines.add(new ImportedLine(
+                        file.name(),
+                        0,
+                        firstPage,
+                        file.name(),
+                        null,
+                        null,
+                        0,
+                        false,
+                        List.of(),
+                        List.of(),
+                        e.getMessage()));
             }
             if (lines.size() > MOST_LINES) {
                 throw Problem.input("files", "Send at most " + MOST_LINES + " lines at once.");
@@ -101,11 +134,16 @@ class BookImport {
         return new ImportView(lines, lines.size() - refused, refused, keep);
     }
 
-    private static List<Found> found(Upload file, int firstPage, Set<Integer> numbers, Set<Integer> there) {
+    private static List<Found> found(
+            Upload file, int firstPage, Map<String, String> byPart, Set<Integer> numbers, Set<Integer> there) {
         if (LineNotations.isXml(file.bytes())) {
-            String text = MusicXmlReader.text(file.bytes());
+            String text = MusicXmlFile.text(file.bytes());
             return List.of(new Found(
-                    file.name(), number(file.name(), numbers, there), firstPage, new Source(Format.MUSICXML, text), 1));
+                    file.name(),
+                    number(file.name(), numbers, there),
+                    firstPage,
+                    new Source(Format.MUSICXML, text, byPart),
+                    1));
         }
         List<Found> found = new ArrayList<>();
         for (AbcBook.Tune tune : AbcBook.tunes(new String(file.bytes(), StandardCharsets.UTF_8))) {
@@ -113,7 +151,7 @@ class BookImport {
                     file.name(),
                     tune.number() == 0 ? number(file.name(), numbers, there) : tune.number(),
                     tune.page().orElse(firstPage),
-                    new Source(Format.ABC, tune.text()),
+                    new Source(Format.ABC, tune.text(), byPart),
                     tune.firstLine()));
         }
         return found;
@@ -140,23 +178,29 @@ class BookImport {
             Map<Integer, LineFacts> there,
             Set<Integer> numbers,
             boolean keep) {
-        String name = found.file();
-        Score score;
-        LineFacts facts;
         LineFacts before = there.get(found.number());
         UUID id = before == null ? Ids.next() : before.milestoneId();
         int page = before == null ? found.page() : before.page();
+        Source source = found.source();
+        List<PartView> parts = List.of();
+        Kept kept;
+        LineFacts facts;
         try {
-            if (found.source().text().isBlank()) {
+            if (source.text().isBlank()) {
                 throw Problem.input("file", "The file is empty.");
             }
-            score = notations.score(found.source());
-            facts = notations.facts(id, book.id(), page, Math.max(1, found.number()), found.source());
+            LineFile file = notations.read(source.text().getBytes(StandardCharsets.UTF_8), true);
+            if (file.parts().size() > 1) {
+                parts = LineNotations.told(() -> PartViews.of(file, new Choices(source.choices())));
+            }
+            kept = notations.kept(source);
+            facts = notations.facts(programId, id, book.id(), page, Math.max(1, found.number()), source);
         } catch (Problem e) {
-            return refused(found, place(e, found) + e.getMessage());
+            return refused(found, parts, place(e, found) + e.getMessage());
         }
+        Score score = kept.score();
         if (!numbers.add(found.number()) || found.number() < 1) {
-            return refused(found, "Two lines of these files have the number " + found.number() + ".");
+            return refused(found, parts, "Two lines of these files have the number " + found.number() + ".");
         }
         String title = score.title().isBlank() ? "Line " + found.number() : score.title();
         if (title.length() > LONGEST_TITLE) {
@@ -170,7 +214,7 @@ class BookImport {
         }
         Part part = score.sounding();
         return new ImportedLine(
-                name,
+                found.file(),
                 found.number(),
                 page,
                 title,
@@ -178,11 +222,14 @@ class BookImport {
                 part.meter().toString(),
                 Numbering.printed(part),
                 before != null,
+                parts,
+                kept.leftOut(),
                 null);
     }
 
-    private static ImportedLine refused(Found found, String problem) {
-        return new ImportedLine(found.file(), found.number(), found.page(), "", null, null, 0, false, problem);
+    private static ImportedLine refused(Found found, List<PartView> parts, String problem) {
+        return new ImportedLine(
+                found.file(), found.number(), found.page(), "", null, null, 0, false, parts, List.of(), problem);
     }
 
     /** An error in a tune is told by the lines of its file. */

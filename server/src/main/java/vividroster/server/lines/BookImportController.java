@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -15,18 +16,26 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.ObjectMapper;
 import vividroster.server.lines.BookImport.ImportView;
 import vividroster.server.lines.BookImport.Upload;
+import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 
 @RestController
 @RequestMapping("/api/books/{bookId}/import")
 class BookImportController {
 
-    private final BookImport imports;
+    private static final TypeReference<Map<String, Map<String, String>>> CHOICES = new TypeReference<>() {};
 
-    BookImportController(BookImport imports) {
+    private final BookImport imports;
+    private final ObjectMapper json;
+
+    BookImportController(BookImport imports, ObjectMapper json) {
         this.imports = imports;
+        this.json = json;
     }
 
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
@@ -39,13 +48,22 @@ class BookImportController {
             @PathVariable UUID bookId,
             @RequestPart("file") List<MultipartFile> files,
             @RequestParam(defaultValue = "1") int firstPage,
-            @RequestParam(defaultValue = "false") boolean keep)
+            @RequestParam(defaultValue = "false") boolean keep,
+            @RequestParam(defaultValue = "{}") String choices)
             throws IOException {
         List<Upload> uploads = new ArrayList<>();
         for (MultipartFile file : files) {
             uploads.add(new Upload(
                     file.getOriginalFilename() == null ? "file" : file.getOriginalFilename(), file.getBytes()));
         }
-        return imports.take(person.programId(), person.accountId(), bookId, uploads, firstPage, keep);
+        return imports.take(person.programId(), person.accountId(), bookId, uploads, firstPage, chosen(choices), keep);
+    }
+
+    private Map<String, Map<String, String>> chosen(String choices) {
+        try {
+            return json.readValue(choices, CHOICES);
+        } catch (JacksonException e) {
+            throw Problem.input("choices", "What the parts are used for is not understood: say it by file and part.");
+        }
     }
 }

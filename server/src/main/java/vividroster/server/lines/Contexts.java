@@ -4,7 +4,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import vividroster.server.lines.LineReadings.Context;
 import vividroster.server.lines.Readers.Stage;
-import vividroster.server.lines.Tracks.Track;
+import vividroster.server.lines.Tracks.ClassTrack;
 
 /** How a programme reads a line: its conventions, and what the sections of a class have met. */
 @Component
@@ -24,6 +24,6 @@ class Contexts {
         return new Context(
                 stage,
                 conventions,
-                classId == null ? Track.UNKNOWN : tracks.of(programId, classId, lineId, stage, conventions));
+                classId == null ? ClassTrack.UNKNOWN : tracks.of(programId, classId, lineId, stage, conventions));
     }
 }

@@ -3,23 +3,27 @@ package vividroster.server.lines;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import vividroster.core.hands.Fingers.FourthFinger;
+import vividroster.core.music.Bpm;
 import vividroster.core.music.Spelling;
-import vividroster.core.reading.Fingers.FourthFinger;
-import vividroster.core.reading.Ladder.Grouping;
-import vividroster.core.reading.Ladder.Habit;
 import vividroster.core.reading.Numbering;
 import vividroster.core.reading.Roadmap;
+import vividroster.core.reading.TimedView;
+import vividroster.core.rehearsal.Ladder.Grouping;
+import vividroster.core.rehearsal.Ladder.Habit;
 import vividroster.server.checks.Checks;
 
 /**
  * How a programme reads and rehearses lines, by the schools it follows.
  *
  * @param countInMeasures 1 or 2
+ * @param fermataPlayed how much longer a note under a fermata sounds when the line is played
  */
 record Conventions(
         FourthFinger fourth,
         Spelling spelling,
-        Roadmap.Options roadmap,
+        TimedView.Options timing,
+        double fermataPlayed,
         Numbering numbering,
         int countInMeasures,
         Habit habit,
@@ -29,7 +33,11 @@ record Conventions(
         return new Conventions(
                 chosen.get("fourth-finger").equals("later") ? FourthFinger.LATER : FourthFinger.EARLY,
                 chosen.get("six-signs").equals("sharps") ? Spelling.SHARPS_AT_SIX : Spelling.FLATS_AT_SIX,
-                new Roadmap.Options(chosen.get("repeats-after-jump").equals("taken")),
+                new TimedView.Options(
+                        new Roadmap.Options(chosen.get("repeats-after-jump").equals("taken")),
+                        new Bpm(Double.parseDouble(chosen.get("tempo-without-mark"))),
+                        Double.parseDouble(chosen.get("fermata-counted"))),
+                Double.parseDouble(chosen.get("fermata-played")),
                 new Numbering(chosen.get("pick-up").equals("counted")),
                 chosen.get("count-in").equals("two") ? 2 : 1,
                 switch (chosen.get("rehearsing")) {
@@ -38,6 +46,12 @@ record Conventions(
                     default -> Habit.SPOTS_FIRST;
                 },
                 chosen.get("note-groups").equals("consecutive") ? Grouping.CONSECUTIVE : Grouping.OVERLAPPING);
+    }
+
+    /** The same, another timing asked for. */
+    Conventions timed(TimedView.Options other, double otherFermataPlayed) {
+        return new Conventions(
+                fourth, spelling, other, otherFermataPlayed, numbering, countInMeasures, habit, grouping);
     }
 
     /** Finds them. */

@@ -1,12 +1,12 @@
 package vividroster.server.lines;
 
+import vividroster.core.hands.Demand;
+import vividroster.core.hands.Demand.Kind;
 import vividroster.core.instrument.Fingering;
 import vividroster.core.instrument.Fingering.Keys;
 import vividroster.core.instrument.Fingering.OnString;
 import vividroster.core.instrument.Fingering.Slide;
 import vividroster.core.instrument.Fingering.Valves;
-import vividroster.core.reading.Demand;
-import vividroster.core.reading.Demand.Kind;
 
 /** What a line asks, in the words of the rehearsal room. */
 final class DemandWording {

@@ -7,7 +7,7 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import vividroster.core.reading.Ladder;
+import vividroster.core.rehearsal.Ladder;
 import vividroster.server.lines.PracticeLadders.GroupView;
 import vividroster.server.lines.PracticeLadders.LadderDraft;
 import vividroster.server.lines.PracticeLadders.LadderStepDraft;
@@ -40,7 +40,7 @@ class LadderQueries {
                             Ladder.Kind.valueOf(row.getString("kind")),
                             row.getInt("from_measure"),
                             row.getInt("to_measure"),
-                            row.getInt("tempo_bpm"),
+                            row.getDouble("tempo_bpm"),
                             row.getInt("repetitions"),
                             IntStream.range(0, from.size())
                                     .mapToObj(i -> new GroupView(from.get(i), to.get(i)))

@@ -3,9 +3,9 @@ package vividroster.server.lines;
 import java.util.List;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
-import vividroster.core.reading.Ladder.Group;
-import vividroster.core.reading.Ladder.Step;
 import vividroster.core.reading.Numbering;
+import vividroster.core.rehearsal.Ladder.Group;
+import vividroster.core.rehearsal.Ladder.Step;
 
 /** The steps of a ladder in the words of the rehearsal room. */
 final class LadderWording {

@@ -25,7 +25,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import vividroster.core.music.Score;
-import vividroster.core.reading.Ladder;
+import vividroster.core.rehearsal.Ladder;
+import vividroster.formats.musicxml.MusicXmlWriter.Purpose;
+import vividroster.formats.score.LineFile;
+import vividroster.formats.score.LineFile.Choices;
 import vividroster.server.lines.LineNotations.Format;
 import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.LineReadings.Context;
@@ -88,15 +91,24 @@ class LineController {
     @Operation(
             operationId = "analyseLine",
             summary =
-                    "What a MusicXML or ABC file asks: measure order, sounding notes, keys, traps and demand; keeps nothing")
+                    "What a MusicXML or ABC file asks: measure order, sounding notes, keys, traps and demand, of one part"
+                            + " by id or name where that is asked for; keeps nothing")
     AnalysisView analyse(
             @AuthenticationPrincipal SignedIn person,
             @RequestPart MultipartFile file,
             @RequestParam(defaultValue = "false") boolean topLine,
-            @RequestParam(defaultValue = "FIRST_YEAR") Stage stage)
+            @RequestParam(defaultValue = "FIRST_YEAR") Stage stage,
+            @RequestParam(required = false) String part,
+            @RequestParam(required = false) Double tempo,
+            @RequestParam(required = false) Double fermata,
+            @RequestParam(required = false) Boolean repeatsAfterJump)
             throws IOException {
-        return readings.analysis(
-                notations.read(file.getBytes(), topLine), null, contexts.of(person.programId(), null, null, stage));
+        LineFile read = notations.read(file.getBytes(), topLine);
+        Context context = contexts.of(person.programId(), null, null, stage).timed(tempo, fermata, repeatsAfterJump);
+        boolean one = part != null && !part.isBlank();
+        Score score = LineNotations.told(() -> one ? read.only(part) : read.score());
+        return readings.analysis(score, null, context)
+                .of(PartViews.of(read, Choices.NONE), PartViews.leftOut(read, Choices.NONE));
     }
 
     @PostMapping("/preview")
@@ -106,10 +118,13 @@ class LineController {
             @RequestBody TypedLine typed,
             @RequestParam(required = false) String instrument,
             @RequestParam(defaultValue = "FIRST_YEAR") Stage stage) {
-        Score score = notations.read(bytes(typed), true);
+        LineFile read = notations.read(bytes(typed), true);
+        Score score = LineNotations.told(read::score);
         Context context = contexts.of(person.programId(), null, null, stage);
         return new PreviewView(
-                readings.analysis(score, instrument, context), readings.musicXml(score, instrument, context));
+                readings.analysis(score, instrument, context)
+                        .of(PartViews.of(read, Choices.NONE), PartViews.leftOut(read, Choices.NONE)),
+                readings.musicXml(score, instrument, context, Purpose.SCREEN));
     }
 
     @GetMapping("/with-notes")
@@ -132,8 +147,9 @@ class LineController {
         Score score = kept(person, lineId);
         Context context = contexts.of(person.programId(), classId, lineId, stage);
         return new LineNotesView(
-                readings.analysis(score, instrument, context),
-                readings.musicXml(score, instrument, context),
+                readings.analysis(score, instrument, context)
+                        .of(List.of(), notations.leftOut(person.programId(), lineId)),
+                readings.musicXml(score, instrument, context, Purpose.SCREEN),
                 readings.fingers(score, instrument, context),
                 likeness.of(person.programId(), lineId, score.sounding(), context.conventions()),
                 notations
@@ -185,7 +201,10 @@ class LineController {
             @PathVariable UUID lineId,
             @RequestParam(required = false) String instrument) {
         String xml = readings.musicXml(
-                kept(person, lineId), instrument, contexts.of(person.programId(), null, lineId, Stage.FIRST_YEAR));
+                kept(person, lineId),
+                instrument,
+                contexts.of(person.programId(), null, lineId, Stage.FIRST_YEAR),
+                Purpose.FILE);
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,

@@ -1,14 +1,16 @@
 package vividroster.server.lines;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.music.Part;
-import vividroster.core.reading.Likeness;
+import vividroster.core.rehearsal.Likeness;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.lines.LineNotations.Source;
@@ -36,12 +38,16 @@ class LineLikeness {
                 .toList();
         Map<UUID, Source> sources = notations.sources(
                 programId, earlier.stream().map(LineFacts::milestoneId).toList());
-        List<LineFacts> known = earlier.stream()
-                .filter(other -> sources.containsKey(other.milestoneId()))
-                .toList();
-        List<Part> parts = known.stream()
-                .map(other -> notations.score(sources.get(other.milestoneId())).sounding())
-                .toList();
+        List<LineFacts> known = new ArrayList<>();
+        List<Part> parts = new ArrayList<>();
+        for (LineFacts other : earlier) {
+            Optional.ofNullable(sources.get(other.milestoneId()))
+                    .flatMap(notations::readable)
+                    .ifPresent(score -> {
+                        known.add(other);
+                        parts.add(score.sounding());
+                    });
+        }
         List<Milestone> named = library.milestones(
                 programId, known.stream().map(LineFacts::milestoneId).toList());
         List<BorrowedView> measures = Likeness.measures(sounding, parts).stream()

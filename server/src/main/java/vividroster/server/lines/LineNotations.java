@@ -4,10 +4,15 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
 import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.MilestoneKind;
@@ -15,11 +20,13 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Numbering;
-import vividroster.core.reading.Roadmap;
-import vividroster.formats.abc.AbcException;
+import vividroster.core.reading.TimedView;
 import vividroster.formats.abc.AbcReader;
-import vividroster.formats.musicxml.MusicXmlException;
 import vividroster.formats.musicxml.MusicXmlReader;
+import vividroster.formats.score.LeftOut;
+import vividroster.formats.score.LineFile;
+import vividroster.formats.score.LineFile.Choices;
+import vividroster.formats.score.LineFileException;
 import vividroster.server.library.Book;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
@@ -29,18 +36,28 @@ import vividroster.server.platform.Problem;
 @Service
 public class LineNotations {
 
-    private static final int REMEMBERED = 500;
+    private static final Logger LOG = LoggerFactory.getLogger(LineNotations.class);
+    private static final int REMEMBERED = 1_000;
 
-    private final Cache<Source, Score> scores =
+    private final Cache<Source, Kept> kept =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final NotationQueries queries;
     private final Library library;
     private final InstrumentCatalog catalog;
+    private final Conventions.Chosen chosen;
+    private final ReadingGate gate;
 
-    LineNotations(NotationQueries queries, Library library, InstrumentCatalog catalog) {
+    LineNotations(
+            NotationQueries queries,
+            Library library,
+            InstrumentCatalog catalog,
+            Conventions.Chosen chosen,
+            ReadingGate gate) {
         this.queries = queries;
         this.library = library;
         this.catalog = catalog;
+        this.chosen = chosen;
+        this.gate = gate;
     }
 
     public enum Format {
@@ -48,8 +65,23 @@ public class LineNotations {
         MUSICXML
     }
 
-    /** @param text of the file; for a compressed file see {@link #read(byte[], boolean)} */
-    public record Source(Format format, String text) {}
+    /**
+     * @param text of the file, unpacked, in UTF-8
+     * @param choices what each part is used for, by its id in the file, where a person said so
+     */
+    public record Source(Format format, String text, Map<String, String> choices) {
+
+        public Source {
+            choices = Map.copyOf(choices);
+        }
+
+        public Source(Format format, String text) {
+            this(format, text, Map.of());
+        }
+    }
+
+    /** What a source says. @param leftOut what of it is not kept, each in words */
+    record Kept(Score score, List<String> leftOut) {}
 
     /**
      * Reads a file of either format, told by its content.
@@ -57,11 +89,22 @@ public class LineNotations {
      * @param topLine whether chords and further voices of a MusicXML file are reduced to the top line
      * @throws Problem with the place of what cannot be read
      */
-    public Score read(byte[] file, boolean topLine) {
+    LineFile read(byte[] file, boolean topLine) {
         if (file.length == 0) {
             throw Problem.input("file", "Nothing was sent.");
         }
-        return isXml(file) ? readXml(file, topLine) : readAbc(new String(file, StandardCharsets.UTF_8));
+        return told(() -> gate.read(() -> isXml(file)
+                ? MusicXmlReader.read(file, catalog, new MusicXmlReader.Options(topLine))
+                : AbcReader.read(new String(file, StandardCharsets.UTF_8), catalog)));
+    }
+
+    /** What a reader refuses, as a problem that names the place. */
+    static <T> T told(Supplier<T> reading) {
+        try {
+            return reading.get();
+        } catch (LineFileException e) {
+            throw Problem.input(e.place().isEmpty() ? "file" : e.place(), e.getMessage());
+        }
     }
 
     /** Whether a file is MusicXML, plain or compressed, told by its content; else it is taken for ABC. */
@@ -73,31 +116,14 @@ public class LineNotations {
         return begin.startsWith("<") || begin.startsWith("\uFEFF<") || begin.startsWith("PK");
     }
 
-    private Score readXml(byte[] file, boolean topLine) {
-        try {
-            return MusicXmlReader.read(file, catalog, new MusicXmlReader.Options(topLine));
-        } catch (MusicXmlException e) {
-            throw Problem.input("file", e.getMessage());
-        }
-    }
-
-    private static Score readAbc(String text) {
-        try {
-            return AbcReader.read(text);
-        } catch (AbcException e) {
-            throw Problem.input("line " + e.line() + ", column " + e.column(), e.getMessage());
-        }
-    }
-
-    /** The facts of a line, told from its notes. */
-    public LineFacts facts(UUID lineId, UUID bookId, int page, int number, Source source) {
+    /** The facts of a line, told from its notes. @throws Problem where there is no way through its measures */
+    public LineFacts facts(UUID programId, UUID lineId, UUID bookId, int page, int number, Source source) {
+        Conventions conventions = chosen.of(programId);
         Part part = score(source).sounding();
-        int played;
-        try {
-            played = Numbering.played(part, Roadmap.of(part, Roadmap.Options.USUAL));
-        } catch (Roadmap.RoadmapException e) {
-            throw Problem.input("abc", "Measure " + e.measure() + ": " + e.getMessage() + ".");
-        }
+        TimedView view = TimedView.of(part, conventions.timing());
+        view.fault().ifPresent(fault -> {
+            throw Problem.input("abc", RoadmapWording.sentence(fault, part, conventions.numbering()));
+        });
         return new LineFacts(
                 lineId,
                 bookId,
@@ -105,9 +131,9 @@ public class LineNotations {
                 number,
                 part.key(),
                 part.meter(),
-                part.tempo().orElse(Readers.WITHOUT_MARK),
+                view.tempo(),
                 Math.max(1, Numbering.printed(part)),
-                Math.max(1, played));
+                OptionalInt.empty());
     }
 
     /** The notes of a line; empty where only facts are kept. */
@@ -116,9 +142,39 @@ public class LineNotations {
         return queries.find(programId, lineId).map(this::score);
     }
 
-    /** Read once and remembered. */
+    /** Read once and remembered. @throws Problem when it cannot be read */
     Score score(Source source) {
-        return scores.get(source, s -> read(s.text().getBytes(StandardCharsets.UTF_8), true));
+        return kept(source).score();
+    }
+
+    /** What of the file its notes came from is not kept, each in words. */
+    @Transactional(readOnly = true)
+    List<String> leftOut(UUID programId, UUID lineId) {
+        return queries.find(programId, lineId).map(s -> kept(s).leftOut()).orElse(List.of());
+    }
+
+    Kept kept(Source source) {
+        Kept before = kept.getIfPresent(source);
+        if (before != null) {
+            return before;
+        }
+        LineFile file = read(source.text().getBytes(StandardCharsets.UTF_8), true);
+        Choices choices = new Choices(source.choices());
+        Kept now = told(() -> new Kept(
+                file.score(choices),
+                file.leftOut(choices).stream().map(LeftOut::words).toList()));
+        kept.put(source, now);
+        return now;
+    }
+
+    /** Of a line beside others: one that can no longer be read breaks none of them. */
+    Optional<Score> readable(Source source) {
+        try {
+            return Optional.of(score(source));
+        } catch (Problem e) {
+            LOG.warn("The notes of a line that is kept cannot be read: {}", e.getMessage());
+            return Optional.empty();
+        }
     }
 
     /** By line; lines of which only facts are kept are left out. */
@@ -149,7 +205,7 @@ public class LineNotations {
         }
         LineFacts line = library.line(programId, lineId);
         mayKeepNotes(library.book(programId, line.bookId()));
-        library.putFacts(programId, facts(lineId, line.bookId(), line.page(), line.number(), source));
+        library.putFacts(programId, facts(programId, lineId, line.bookId(), line.page(), line.number(), source));
         queries.put(programId, lineId, source, accountId);
     }
 

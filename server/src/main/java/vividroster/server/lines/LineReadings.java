@@ -1,6 +1,7 @@
 package vividroster.server.lines;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,6 +9,9 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
+import vividroster.core.hands.Demand;
+import vividroster.core.hands.Fingers.Marked;
+import vividroster.core.hands.Fingers.Taken;
 import vividroster.core.instrument.Fingering;
 import vividroster.core.instrument.Fingering.Keys;
 import vividroster.core.instrument.Fingering.OnString;
@@ -16,24 +20,25 @@ import vividroster.core.instrument.Fingering.Valves;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.Partial;
 import vividroster.core.instrument.Partial.Tendency;
-import vividroster.core.music.Beats;
+import vividroster.core.music.Bpm;
 import vividroster.core.music.Measure;
-import vividroster.core.music.Meter;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Counting;
-import vividroster.core.reading.Demand;
-import vividroster.core.reading.Echoes;
 import vividroster.core.reading.Entry;
-import vividroster.core.reading.Fingers.Marked;
-import vividroster.core.reading.Fingers.Taken;
-import vividroster.core.reading.Reading;
+import vividroster.core.reading.Numbering;
+import vividroster.core.reading.PlayPlan;
 import vividroster.core.reading.Roadmap;
+import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Timeline;
+import vividroster.core.rehearsal.Echoes;
+import vividroster.core.rehearsal.Reading;
 import vividroster.formats.midi.MidiWriter;
 import vividroster.formats.musicxml.MusicXmlWriter;
+import vividroster.formats.musicxml.MusicXmlWriter.Purpose;
 import vividroster.server.lines.LineViews.AnalysisView;
+import vividroster.server.lines.LineViews.ClickView;
 import vividroster.server.lines.LineViews.ComingInView;
 import vividroster.server.lines.LineViews.DemandView;
 import vividroster.server.lines.LineViews.EchoView;
@@ -48,7 +53,7 @@ import vividroster.server.lines.LineViews.SoundingView;
 import vividroster.server.lines.LineViews.TendencyView;
 import vividroster.server.lines.LineViews.TrapView;
 import vividroster.server.lines.Readers.Stage;
-import vividroster.server.lines.Tracks.Track;
+import vividroster.server.lines.Tracks.ClassTrack;
 import vividroster.server.platform.Problem;
 
 /** Turns what the core reads in a line into what the API shows. */
@@ -62,7 +67,31 @@ class LineReadings {
     }
 
     /** @param track what the sections of a class have met; unknown where no class is asked for */
-    record Context(Stage stage, Conventions conventions, Track track) {}
+    record Context(Stage stage, Conventions conventions, ClassTrack track) {
+
+        /**
+         * With another timing; null keeps what the programme chose.
+         *
+         * @param tempo of a line that prints none; fermata how much longer a note under one is, counted and played
+         * @throws Problem when one of them is out of its bounds
+         */
+        Context timed(Double tempo, Double fermata, Boolean repeatsAfterJump) {
+            TimedView.Options own = conventions.timing();
+            try {
+                TimedView.Options timing = new TimedView.Options(
+                        repeatsAfterJump == null ? own.roadmap() : new Roadmap.Options(repeatsAfterJump),
+                        tempo == null ? own.tempoWithoutMark() : new Bpm(tempo),
+                        fermata == null ? own.fermata() : fermata);
+                return new Context(
+                        stage,
+                        conventions.timed(timing, fermata == null ? conventions.fermataPlayed() : fermata),
+                        track);
+            } catch (IllegalArgumentException e) {
+                String rule = e.getMessage();
+                throw Problem.input(rule.startsWith("tempo") ? "tempo" : "fermata", rule + ".");
+            }
+        }
+    }
 
     /** @param code of the instrument whose part is played; null for everybody's */
     AnalysisView analysis(Score score, String code, Context context) {
@@ -70,23 +99,22 @@ class LineReadings {
                 ? score.sounding()
                 : score.partOf(readers.withCode(code).code());
         Conventions conventions = context.conventions();
-        Roadmap roadmap = null;
-        String fault = null;
-        try {
-            roadmap = Roadmap.of(part, conventions.roadmap());
-        } catch (Roadmap.RoadmapException e) {
-            fault = "Measure " + e.measure() + ": " + e.getMessage() + ".";
-        }
-        Timeline timeline = roadmap == null ? Timeline.NONE : Timeline.of(part, roadmap, Timeline.Options.PLAYBACK);
-        double countIn = part.tempo()
-                .orElse(Readers.WITHOUT_MARK)
-                .secondsFor(Entry.countIn(part, conventions.countInMeasures()).value());
+        TimedView view = TimedView.of(part, conventions.timing());
+        String fault = view.fault()
+                .map(f -> RoadmapWording.sentence(f, part, conventions.numbering()))
+                .orElse(null);
+        Timeline timeline = view.timeline(conventions.fermataPlayed());
+        double counted = view.timeline().seconds();
+        double countIn = Entry.countInSeconds(view, conventions.countInMeasures());
         Map<Instrument, Reading> readings = new LinkedHashMap<>();
+        // Most read everybody's part: its time is told once for all of them.
+        Map<Part, TimedView> views = new IdentityHashMap<>();
         for (Instrument instrument : readers.pitched()) {
             readings.put(
                     instrument,
                     readers.read(
-                            score,
+                            views.computeIfAbsent(
+                                    score.partOf(instrument.code()), p -> TimedView.of(p, conventions.timing())),
                             instrument,
                             context.stage(),
                             conventions,
@@ -96,14 +124,18 @@ class LineReadings {
                 score.title(),
                 part.key().name(),
                 part.meter().toString(),
-                part.tempo().orElse(Readers.WITHOUT_MARK).value(),
-                Entry.countIn(part, conventions.countInMeasures()).value(),
-                measures(part, conventions),
+                view.tempo().value(),
+                part.tempo().map(TempoWording::words).orElse(null),
+                Entry.countIn(view, conventions.countInMeasures()).value(),
+                measures(view, conventions),
                 fault,
-                roadmap == null ? List.of() : order(part, roadmap, timeline, conventions),
+                order(view, timeline, conventions),
                 timeline.total().value(),
-                Math.round(timeline.seconds() * 100) / 100.0,
-                Math.round((timeline.seconds() + countIn) * 100) / 100.0,
+                rounded(timeline.seconds()),
+                rounded(timeline.seconds() + countIn),
+                rounded(counted),
+                rounded(counted + countIn),
+                view.roadmap().map(way -> Numbering.played(part, way)).orElse(0),
                 timeline.notes().stream()
                         .map(s -> new SoundingView(
                                 s.pitch().midi(),
@@ -113,7 +145,7 @@ class LineReadings {
                                 s.lasts(),
                                 s.measure()))
                         .toList(),
-                Echoes.within(part).stream()
+                Echoes.within(view).stream()
                         .map(e -> new EchoView(
                                 e.likeness(),
                                 e.measure(),
@@ -123,7 +155,13 @@ class LineReadings {
                 readings.entrySet().stream()
                         .map(e -> section(e.getKey(), e.getValue(), context))
                         .toList(),
-                hardest(readings, context));
+                hardest(readings, context),
+                List.of(),
+                List.of());
+    }
+
+    private static double rounded(double seconds) {
+        return Math.round(seconds * 100) / 100.0;
     }
 
     /** Compared among the sections of the class; nothing without one. */
@@ -146,35 +184,45 @@ class LineReadings {
                 .toList();
     }
 
-    private static List<PlayedView> order(Part part, Roadmap roadmap, Timeline timeline, Conventions conventions) {
-        return IntStream.range(0, roadmap.played().size())
+    private static List<PlayedView> order(TimedView view, Timeline timeline, Conventions conventions) {
+        List<Roadmap.Played> played = view.roadmap().map(Roadmap::played).orElse(List.of());
+        PlayPlan plan = PlayPlan.of(view, conventions.countInMeasures(), conventions.fermataPlayed());
+        return IntStream.range(0, played.size())
                 .mapToObj(place -> {
-                    Roadmap.Played played = roadmap.played().get(place);
+                    Roadmap.Played one = played.get(place);
+                    PlayPlan.Place clicked = plan.places().get(place);
                     return new PlayedView(
-                            played.index(),
-                            conventions.numbering().of(part, played.index()),
-                            played.pass(),
-                            timeline.begins().get(place));
+                            one.index(),
+                            conventions.numbering().of(view.part(), one.index()),
+                            one.pass(),
+                            timeline.begins().get(place),
+                            clicked.countInSeconds(),
+                            clicks(clicked.countIn()),
+                            clicks(clicked.clicks()));
                 })
                 .toList();
     }
 
-    private static List<MeasureView> measures(Part part, Conventions conventions) {
-        List<MeasureView> views = new ArrayList<>();
-        Meter meter = part.meter();
-        for (int i = 0; i < part.measures().size(); i++) {
-            Measure measure = part.measures().get(i);
-            meter = measure.meter().orElse(meter);
-            views.add(new MeasureView(
-                    i,
-                    conventions.numbering().of(part, i),
-                    measure.length().value(),
-                    Beats.of(meter).value(),
-                    meter.pulse().value(),
-                    SignWording.words(measure.signs()),
-                    Counting.spoken(measure, meter, i == 0 && part.hasPickUp())));
-        }
-        return views;
+    private static List<ClickView> clicks(List<PlayPlan.Click> clicks) {
+        return clicks.stream().map(c -> new ClickView(c.seconds(), c.strong())).toList();
+    }
+
+    private static List<MeasureView> measures(TimedView view, Conventions conventions) {
+        Part part = view.part();
+        return view.bars().stream()
+                .map(bar -> {
+                    Measure measure = part.measures().get(bar.index());
+                    return new MeasureView(
+                            bar.index(),
+                            conventions.numbering().of(part, bar.index()),
+                            bar.length().value(),
+                            bar.full().value(),
+                            bar.meter().pulse().value(),
+                            SignWording.words(measure.signs()),
+                            TempoWording.words(measure.tempos()),
+                            Counting.spoken(view, bar.index()));
+                })
+                .toList();
     }
 
     private SectionReadingView section(Instrument instrument, Reading reading, Context context) {
@@ -188,7 +236,7 @@ class LineReadings {
                 12 * reading.fitted().octaves(),
                 12 * reading.fitted().octaves() - instrument.transposition().semitones(),
                 reading.fitted().outside().stream().map(p -> p.name()).toList(),
-                Entry.of(written, conventions.countInMeasures())
+                Entry.of(reading.view(), conventions.countInMeasures())
                         .map(entry -> entry(entry, reading, conventions))
                         .orElse(null),
                 context.track().of(instrument.code()).isPresent(),
@@ -318,31 +366,26 @@ class LineReadings {
                         .orElse(List.of()));
     }
 
-    Timeline arithmetic(Part part, Conventions conventions) {
-        return Timeline.of(part, Roadmap.of(part, conventions.roadmap()), Timeline.Options.ARITHMETIC);
-    }
-
     /** As it sounds, for other programs. */
     byte[] midi(Score score, Conventions conventions) {
-        Part part = score.sounding();
-        try {
-            return MidiWriter.write(
-                    score.title(), arithmetic(part, conventions), part.tempo().orElse(Readers.WITHOUT_MARK), 0);
-        } catch (Roadmap.RoadmapException e) {
-            throw Problem.input("lineId", "Measure " + e.measure() + ": " + e.getMessage() + ".");
-        }
+        TimedView view = TimedView.of(score.sounding(), conventions.timing());
+        view.fault().ifPresent(fault -> {
+            throw Problem.input("lineId", RoadmapWording.sentence(fault, score.sounding(), conventions.numbering()));
+        });
+        return MidiWriter.write(score.title(), view.timeline(conventions.fermataPlayed()), 0);
     }
 
     /** Notation for an instrument in its octave, or at concert pitch when none is named. */
-    String musicXml(Score score, String code, Context context) {
+    String musicXml(Score score, String code, Context context, Purpose purpose) {
         if (code == null) {
-            return MusicXmlWriter.writeConcert(score.title(), score.sounding());
+            return MusicXmlWriter.writeConcert(score.title(), score.sounding(), purpose);
         }
         Instrument instrument = readers.withCode(code);
         return MusicXmlWriter.write(
                 score.title(),
                 readers.fitted(score, instrument, context.stage(), context.conventions())
                         .part(),
-                instrument);
+                instrument,
+                purpose);
     }
 }

@@ -1,11 +1,11 @@
 package vividroster.server.lines;
 
 import java.util.List;
+import vividroster.core.hands.Demand;
+import vividroster.core.hands.Fingers.Marked;
 import vividroster.core.instrument.Partial.Tendency;
-import vividroster.core.reading.Demand;
-import vividroster.core.reading.Echoes;
-import vividroster.core.reading.Fingers.Marked;
-import vividroster.core.reading.HotSpots;
+import vividroster.core.rehearsal.Echoes;
+import vividroster.core.rehearsal.HotSpots;
 import vividroster.server.platform.Absent;
 
 /** What a line says, as the API shows it. Measures are told by index in the line and by number as people count them. */
@@ -19,12 +19,49 @@ final class LineViews {
      * @param beats as long as it is
      * @param full as long as its meter makes it
      * @param pulse beats from one tap of the foot to the next
+     * @param tempo printed in it, for example "quarter = 96–104"; absent where none is
      * @param spoken how it is counted aloud; held pulses in round brackets, silent ones in square ones
      */
-    record MeasureView(int index, int number, double beats, double full, double pulse, String signs, String spoken) {}
+    record MeasureView(
+            int index,
+            int number,
+            double beats,
+            double full,
+            double pulse,
+            String signs,
+            @Absent String tempo,
+            String spoken) {}
 
-    /** @param seconds from the beginning to this measure */
-    record PlayedView(int index, int number, int pass, double seconds) {}
+    /** @param seconds from the beginning of its measure, or of its count-in; strong on the first beat of a measure */
+    record ClickView(double seconds, boolean strong) {}
+
+    /**
+     * @param seconds from the beginning to this measure when the line is played
+     * @param countInSeconds to count in before it, with the clicks of it
+     * @param clicks of the metronome in it
+     */
+    record PlayedView(
+            int index,
+            int number,
+            int pass,
+            double seconds,
+            double countInSeconds,
+            List<ClickView> countIn,
+            List<ClickView> clicks) {}
+
+    /**
+     * One part of a file.
+     *
+     * @param id in the file; name as printed, may be empty
+     * @param use {@code everybody}, {@code nobody}, or an instrument's code, {@code /2} behind it for its second part
+     * @param problem why it cannot be used as one voice; absent where it can
+     */
+    record PartView(
+            String id,
+            String name,
+            int measures,
+            String use,
+            @Absent String problem) {}
 
     /** @param midi as it sounds, 60 for middle C; onset and beats in quarters; measure by index */
     record SoundingView(int midi, double onset, double beats, double seconds, double lasts, int measure) {}
@@ -103,12 +140,20 @@ final class LineViews {
             Marked marked,
             List<String> alternates) {}
 
-    /** @param secondsWithCountIn counted in at the tempo of the beginning; fault why there is no way through the measures; then nothing is played */
+    /**
+     * @param tempoBpm at the beginning; tempo as printed there, absent where none is
+     * @param fault why there is no way through the measures; then nothing is played
+     * @param seconds it takes to play, fermatas held; secondsWithCountIn counted in at the tempo of the beginning
+     * @param countedSeconds the same as times and minutes are counted; hearing times come from these
+     * @param parts of the file it comes from; empty where it was asked for one part, or is not asked
+     * @param leftOut what of the file is not kept, each in words, for example "dynamics in 3, 7"
+     */
     record AnalysisView(
             String title,
             String concertKey,
             String meter,
-            int tempoBpm,
+            double tempoBpm,
+            @Absent String tempo,
             double countInBeats,
             List<MeasureView> measures,
             @Absent String fault,
@@ -116,10 +161,41 @@ final class LineViews {
             double totalBeats,
             double seconds,
             double secondsWithCountIn,
+            double countedSeconds,
+            double countedSecondsWithCountIn,
+            int playedMeasures,
             List<SoundingView> sounding,
             List<EchoView> echoes,
             List<SectionReadingView> sections,
-            List<HardestView> hardest) {}
+            List<HardestView> hardest,
+            List<PartView> parts,
+            List<String> leftOut) {
+
+        AnalysisView of(List<PartView> otherParts, List<String> others) {
+            return new AnalysisView(
+                    title,
+                    concertKey,
+                    meter,
+                    tempoBpm,
+                    tempo,
+                    countInBeats,
+                    measures,
+                    fault,
+                    order,
+                    totalBeats,
+                    seconds,
+                    secondsWithCountIn,
+                    countedSeconds,
+                    countedSecondsWithCountIn,
+                    playedMeasures,
+                    sounding,
+                    echoes,
+                    sections,
+                    hardest,
+                    otherParts,
+                    others);
+        }
+    }
 
     /** @param measure number here; words for example "measure 3 of line 12" */
     record BorrowedView(int measure, String lineId, String words) {}

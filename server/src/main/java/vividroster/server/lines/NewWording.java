@@ -2,9 +2,9 @@ package vividroster.server.lines;
 
 import java.util.Locale;
 import java.util.Optional;
+import vividroster.core.hands.Fingers.Taken;
 import vividroster.core.music.Key;
 import vividroster.core.music.Mode;
-import vividroster.core.reading.Fingers.Taken;
 import vividroster.core.reading.Vocabulary.First;
 import vividroster.core.reading.Vocabulary.NewKey;
 import vividroster.core.reading.Vocabulary.NewMeter;

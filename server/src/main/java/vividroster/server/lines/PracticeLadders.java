@@ -9,17 +9,15 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Score;
-import vividroster.core.reading.Ladder;
-import vividroster.core.reading.Ladder.Group;
-import vividroster.core.reading.Ladder.Habit;
-import vividroster.core.reading.Ladder.Step;
 import vividroster.core.reading.Numbering;
-import vividroster.core.reading.Reading;
-import vividroster.core.reading.Roadmap;
-import vividroster.core.reading.Timeline;
+import vividroster.core.rehearsal.Ladder;
+import vividroster.core.rehearsal.Ladder.Group;
+import vividroster.core.rehearsal.Ladder.Habit;
+import vividroster.core.rehearsal.Ladder.Step;
+import vividroster.core.rehearsal.Reading;
 import vividroster.server.lines.LineReadings.Context;
 import vividroster.server.lines.Readers.Stage;
-import vividroster.server.lines.Tracks.Track;
+import vividroster.server.lines.Tracks.ClassTrack;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 
@@ -51,7 +49,7 @@ class PracticeLadders {
             int from,
             int to,
             String what,
-            int tempoBpm,
+            double tempoBpm,
             int repetitions,
             List<GroupView> groups,
             int seconds,
@@ -71,7 +69,7 @@ class PracticeLadders {
             Ladder.Kind kind,
             int from,
             int to,
-            int tempoBpm,
+            double tempoBpm,
             int repetitions,
             @Absent List<GroupView> groups,
             @Absent String note) {}
@@ -80,7 +78,13 @@ class PracticeLadders {
 
     /** @param habit the programme's when null */
     LadderView propose(
-            Score score, String code, Stage stage, Conventions conventions, Track track, Habit habit, double minutes) {
+            Score score,
+            String code,
+            Stage stage,
+            Conventions conventions,
+            ClassTrack track,
+            Habit habit,
+            double minutes) {
         Reading reading = read(score, readers.withCode(code), stage, conventions, track);
         Habit chosen = habit == null ? conventions.habit() : habit;
         Ladder.Line line = line(reading, conventions);
@@ -160,20 +164,15 @@ class PracticeLadders {
         }
     }
 
-    private Reading read(Score score, Instrument instrument, Stage stage, Conventions conventions, Track track) {
+    private Reading read(Score score, Instrument instrument, Stage stage, Conventions conventions, ClassTrack track) {
         return readers.read(score, instrument, stage, conventions, track.of(instrument.code()));
     }
 
     private static Ladder.Line line(Reading reading, Conventions conventions) {
-        try {
-            Timeline timeline = Timeline.of(
-                    reading.written(),
-                    Roadmap.of(reading.written(), conventions.roadmap()),
-                    Timeline.Options.ARITHMETIC);
-            return new Ladder.Line(reading.written(), timeline.total().value(), reading.tempo());
-        } catch (Roadmap.RoadmapException e) {
-            throw Problem.input("lineId", "Measure " + e.measure() + ": " + e.getMessage() + ".");
-        }
+        reading.view().fault().ifPresent(fault -> {
+            throw Problem.input("lineId", RoadmapWording.sentence(fault, reading.written(), conventions.numbering()));
+        });
+        return Ladder.Line.of(reading.view());
     }
 
     private static LadderView view(

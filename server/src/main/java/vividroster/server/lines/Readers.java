@@ -9,12 +9,12 @@ import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Range;
 import vividroster.core.instrument.Ranges;
-import vividroster.core.music.Bpm;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Fitted;
-import vividroster.core.reading.Reading;
-import vividroster.core.reading.Reading.Reader;
+import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Vocabulary;
+import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Reading.Reader;
 import vividroster.formats.catalog.FingeringFile;
 import vividroster.formats.catalog.RangeFile;
 import vividroster.server.platform.Problem;
@@ -22,8 +22,6 @@ import vividroster.server.platform.Problem;
 /** The instruments of the catalog as readers of lines. */
 @Component
 class Readers {
-
-    static final Bpm WITHOUT_MARK = new Bpm(100);
 
     private final InstrumentCatalog catalog;
     private final Map<String, Ranges> ranges = RangeFile.shipped();
@@ -75,6 +73,17 @@ class Readers {
 
     /** @param met what the section has met so far; empty where that is not known */
     Reading read(Score score, Instrument instrument, Stage stage, Conventions conventions, Optional<Vocabulary> met) {
+        return read(
+                TimedView.of(score.partOf(instrument.code()), conventions.timing()),
+                instrument,
+                stage,
+                conventions,
+                met);
+    }
+
+    /** The same of a part whose time was told before. @param sounding at concert pitch */
+    Reading read(
+            TimedView sounding, Instrument instrument, Stage stage, Conventions conventions, Optional<Vocabulary> met) {
         Reader reader = new Reader(
                 instrument.transposition(),
                 range(instrument, stage),
@@ -82,6 +91,12 @@ class Readers {
                 conventions.fourth(),
                 conventions.spelling(),
                 met);
-        return Reading.of(score.partOf(instrument.code()), reader, WITHOUT_MARK);
+        return Reading.of(sounding, reader);
+    }
+
+    /** What a section has met of a page. */
+    Vocabulary vocabulary(Score score, Instrument instrument, Stage stage, Conventions conventions) {
+        return Vocabulary.of(
+                TimedView.of(fitted(score, instrument, stage, conventions).part(), conventions.timing()));
     }
 }

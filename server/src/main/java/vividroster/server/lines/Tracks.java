@@ -24,6 +24,8 @@ import vividroster.core.music.Spelling;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.roster.Seat;
 import vividroster.core.season.MilestoneOrder;
+import vividroster.core.season.Track;
+import vividroster.core.season.Track.Met;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineDetails;
 import vividroster.server.library.LineFacts;
@@ -63,8 +65,8 @@ class Tracks {
      * @param instruments of the class today
      * @param met by each of them before the line was first ordered to it; up to today where it was not
      */
-    record Track(Set<String> instruments, Map<String, Vocabulary> met) {
-        static final Track UNKNOWN = new Track(Set.of(), Map.of());
+    record ClassTrack(Set<String> instruments, Map<String, Vocabulary> met) {
+        static final ClassTrack UNKNOWN = new ClassTrack(Set.of(), Map.of());
 
         Optional<Vocabulary> of(String instrument) {
             return Optional.ofNullable(met.get(instrument));
@@ -72,21 +74,23 @@ class Tracks {
     }
 
     @Transactional(readOnly = true)
-    Track of(UUID programId, UUID classId, UUID lineId, Stage stage, Conventions conventions) {
+    ClassTrack of(UUID programId, UUID classId, UUID lineId, Stage stage, Conventions conventions) {
         Set<String> instruments = instruments(programId, classId);
         LocalDate today = office.today(programId);
         List<MilestoneOrder> set = orders.reaching(programId, List.of(classId));
         Set<UUID> ids = set.stream().map(MilestoneOrder::milestoneId).collect(Collectors.toSet());
         Map<UUID, Source> sources = notations.sources(programId, ids);
         Map<UUID, LineFacts> facts = library.lines(programId, ids);
+        Map<UUID, Integer> shelf = new HashMap<>();
+        library.milestones(programId, ids).forEach(m -> shelf.put(m.id(), shelf.size()));
         Map<String, Vocabulary> met = new HashMap<>();
         for (String code : instruments) {
             Instrument instrument = readers.withCode(code);
             if (instrument.pitched()) {
-                met.put(code, met(lineId, instrument, classId, today, set, sources, facts, stage, conventions));
+                met.put(code, met(lineId, instrument, classId, today, set, shelf, sources, facts, stage, conventions));
             }
         }
-        return new Track(instruments, met);
+        return new ClassTrack(instruments, met);
     }
 
     /** Codes of the instruments a class has today. */
@@ -105,6 +109,7 @@ class Tracks {
             UUID classId,
             LocalDate today,
             Collection<MilestoneOrder> set,
+            Map<UUID, Integer> shelf,
             Map<UUID, Source> sources,
             Map<UUID, LineFacts> facts,
             Stage stage,
@@ -112,18 +117,15 @@ class Tracks {
         List<MilestoneOrder> own = set.stream()
                 .filter(order -> order.scopes().stream().anyMatch(scope -> scope.asks(classId, instrument)))
                 .toList();
-        LocalDate until = own.stream()
-                .filter(order -> order.milestoneId().equals(lineId))
-                .map(MilestoneOrder::setOn)
-                .min(LocalDate::compareTo)
-                .orElse(today.plusDays(1));
+        Track track = Track.of(own.stream()
+                .map(order -> new Met(
+                        order.milestoneId(), order.setOn(), shelf.getOrDefault(order.milestoneId(), Integer.MAX_VALUE)))
+                .toList());
         Vocabulary met = Vocabulary.NOTHING;
-        for (MilestoneOrder order : own) {
-            Source source = sources.get(order.milestoneId());
-            LineFacts known = facts.get(order.milestoneId());
-            if (known != null
-                    && order.setOn().isBefore(until)
-                    && !order.milestoneId().equals(lineId)) {
+        for (UUID before : track.before(lineId, today)) {
+            Source source = sources.get(before);
+            LineFacts known = facts.get(before);
+            if (known != null) {
                 met = met.plus(
                         source == null
                                 ? facts(known, instrument, stage, conventions)
@@ -151,9 +153,10 @@ class Tracks {
 
     private Vocabulary page(Source source, Instrument instrument, Stage stage, Conventions conventions) {
         return pages.get(new Page(source, instrument.code(), stage, conventions.spelling()), page -> {
-            Score score = notations.score(source);
-            return Vocabulary.of(
-                    readers.fitted(score, instrument, stage, conventions).part());
+            return notations
+                    .readable(source)
+                    .map(score -> readers.vocabulary(score, instrument, stage, conventions))
+                    .orElse(Vocabulary.NOTHING);
         });
     }
 }

@@ -2,13 +2,13 @@ package vividroster.server.lines;
 
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
-import vividroster.core.reading.Echoes.Echo;
 import vividroster.core.reading.Numbering;
 import vividroster.core.reading.Traps.HiddenSkip;
 import vividroster.core.reading.Traps.MustBeCounted;
 import vividroster.core.reading.Traps.NeverAsSigned;
 import vividroster.core.reading.Traps.StillAltered;
 import vividroster.core.reading.Traps.Trap;
+import vividroster.core.rehearsal.Echoes.Echo;
 
 /** Traps and echoes in the words of the rehearsal room. */
 final class TrapWording {

@@ -19,7 +19,8 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.music.Key;
 import vividroster.core.music.Score;
-import vividroster.core.warmup.WarmUp;
+import vividroster.core.rehearsal.WarmUp;
+import vividroster.formats.musicxml.MusicXmlWriter.Purpose;
 import vividroster.server.lines.LineReadings.Context;
 import vividroster.server.lines.LineViews.AnalysisView;
 import vividroster.server.lines.Readers.Stage;
@@ -140,7 +141,8 @@ class WarmUpController {
                 WarmUpWording.title(kind));
         Context context = contexts.of(person.programId(), null, null, asked);
         return new WrittenPartView(
-                readings.analysis(score, instrument, context), readings.musicXml(score, instrument, context));
+                readings.analysis(score, instrument, context),
+                readings.musicXml(score, instrument, context, Purpose.SCREEN));
     }
 
     private LocalDate monday(SignedIn person, LocalDate week) {

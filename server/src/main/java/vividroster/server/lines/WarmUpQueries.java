@@ -7,7 +7,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import vividroster.core.music.Key;
 import vividroster.core.music.Mode;
-import vividroster.core.warmup.WarmUp;
+import vividroster.core.rehearsal.WarmUp;
 
 /** Warm-ups the director kept. */
 @Repository

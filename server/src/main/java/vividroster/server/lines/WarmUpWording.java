@@ -8,8 +8,8 @@ import java.util.stream.Collectors;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.music.Pitch;
-import vividroster.core.reading.HotSpots;
-import vividroster.core.warmup.WarmUp;
+import vividroster.core.rehearsal.HotSpots;
+import vividroster.core.rehearsal.WarmUp;
 
 /** A warm-up in the words of the rehearsal room. */
 final class WarmUpWording {

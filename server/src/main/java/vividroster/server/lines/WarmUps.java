@@ -20,16 +20,16 @@ import vividroster.core.instrument.Instrument;
 import vividroster.core.music.Key;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
-import vividroster.core.reading.HotSpots;
-import vividroster.core.reading.Reading;
 import vividroster.core.reading.Vocabulary;
+import vividroster.core.rehearsal.HotSpots;
+import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.WarmUp;
+import vividroster.core.rehearsal.WarmUpMusic;
 import vividroster.core.season.MilestoneOrder;
-import vividroster.core.warmup.WarmUp;
-import vividroster.core.warmup.WarmUpMusic;
 import vividroster.server.checks.Checks;
 import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.Readers.Stage;
-import vividroster.server.lines.Tracks.Track;
+import vividroster.server.lines.Tracks.ClassTrack;
 import vividroster.server.platform.Problem;
 import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
@@ -154,12 +154,12 @@ class WarmUps {
         Map<HotSpots.Reason, Set<String>> asked = new EnumMap<>(HotSpots.Reason.class);
         for (UUID line : lines) {
             Source source = sources.get(line);
-            if (source == null) {
+            Score score = source == null ? null : notations.readable(source).orElse(null);
+            if (score == null) {
                 continue;
             }
-            Score score = notations.score(source);
             keys.merge(score.sounding().key(), 1, Integer::sum);
-            Track track = tracks.of(programId, classId, line, Stage.FIRST_YEAR, conventions);
+            ClassTrack track = tracks.of(programId, classId, line, Stage.FIRST_YEAR, conventions);
             for (Instrument instrument : instruments) {
                 Reading reading =
                         readers.read(score, instrument, Stage.FIRST_YEAR, conventions, track.of(instrument.code()));

@@ -38,6 +38,11 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.CONFLICT, sentence, Optional.empty());
     }
 
+    /** Too much is going on; the same call may go through later. */
+    public static Problem busy(String sentence) {
+        return new Problem(HttpStatus.SERVICE_UNAVAILABLE, sentence, Optional.empty());
+    }
+
     public static Problem notSignedIn(String sentence) {
         return new Problem(HttpStatus.UNAUTHORIZED, sentence, Optional.empty());
     }

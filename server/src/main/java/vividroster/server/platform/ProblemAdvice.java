@@ -1,8 +1,10 @@
 package vividroster.server.platform;
 
+import org.apache.tomcat.util.http.fileupload.impl.FileCountLimitExceededException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -98,10 +100,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleMaxUploadSizeExceededException(
             MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        boolean tooMany = NestedExceptionUtils.getRootCause(e) instanceof FileCountLimitExceededException;
         return ResponseEntity.unprocessableContent()
                 .body(detail(
                         HttpStatus.UNPROCESSABLE_CONTENT,
-                        "The file is larger than 10 MB; nothing was changed.",
+                        tooMany ? Uploads.TOO_MANY_FILES : "The file is larger than 10 MB; nothing was changed.",
                         "file"));
     }
 }

@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 
 /** Reading and binding of column types that plain JDBC leaves to the caller. */
@@ -35,6 +36,12 @@ public final class Rows {
     public static List<Integer> numbers(ResultSet row, String column) throws SQLException {
         Array array = row.getArray(column);
         return Arrays.stream((Number[]) array.getArray()).map(Number::intValue).toList();
+    }
+
+    /** Empty where the column is null. */
+    public static OptionalInt number(ResultSet row, String column) throws SQLException {
+        int value = row.getInt(column);
+        return row.wasNull() ? OptionalInt.empty() : OptionalInt.of(value);
     }
 
     /** For {@code = any(:ids)}. */

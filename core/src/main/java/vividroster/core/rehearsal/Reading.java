@@ -1,0 +1,77 @@
+package vividroster.core.rehearsal;
+
+import java.util.List;
+import java.util.Optional;
+import vividroster.core.hands.Demand;
+import vividroster.core.hands.Demand.Peak;
+import vividroster.core.hands.Fingers;
+import vividroster.core.hands.Fingers.FourthFinger;
+import vividroster.core.instrument.FingeringChart;
+import vividroster.core.instrument.Range;
+import vividroster.core.music.Bpm;
+import vividroster.core.music.Part;
+import vividroster.core.music.Spelling;
+import vividroster.core.music.Transposition;
+import vividroster.core.reading.Fitted;
+import vividroster.core.reading.TimedView;
+import vividroster.core.reading.Traps;
+import vividroster.core.reading.Traps.Trap;
+import vividroster.core.reading.Vocabulary;
+import vividroster.core.reading.Vocabulary.First;
+import vividroster.core.rehearsal.HotSpots.HotSpot;
+
+/**
+ * A line as one section reads it, and all that follows from it.
+ *
+ * @param view as it reads it
+ * @param news what this section meets here first; empty where its track is not known
+ */
+public record Reading(
+        Fitted fitted,
+        TimedView view,
+        Fingers fingers,
+        List<Trap> traps,
+        List<First> news,
+        List<Peak> demand,
+        List<HotSpot> hotSpots) {
+
+    /**
+     * Who reads.
+     *
+     * @param stage written range of what it is asked for
+     * @param met on its track so far; empty where that is not known
+     */
+    public record Reader(
+            Transposition transposition,
+            Range stage,
+            FingeringChart chart,
+            FourthFinger fourth,
+            Spelling spelling,
+            Optional<Vocabulary> met) {}
+
+    /** @param sounding the line at concert pitch */
+    public static Reading of(TimedView sounding, Reader reader) {
+        Fitted fitted = Fitted.of(sounding.part(), reader.transposition(), reader.stage(), reader.spelling());
+        TimedView written = sounding.reading(fitted.part());
+        Fingers fingers = Fingers.of(written, reader.chart(), reader.fourth());
+        List<Trap> traps = Traps.of(written);
+        Optional<List<First>> news = reader.met().map(met -> met.newIn(written));
+        return new Reading(
+                fitted,
+                written,
+                fingers,
+                traps,
+                news.orElse(List.of()),
+                Demand.of(written, reader.stage(), fingers, traps, news),
+                HotSpots.of(written, reader.stage(), fingers, traps, news.orElse(List.of())));
+    }
+
+    /** At the beginning. */
+    public Bpm tempo() {
+        return view.tempo();
+    }
+
+    public Part written() {
+        return fitted.part();
+    }
+}

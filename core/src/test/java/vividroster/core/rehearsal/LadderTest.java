@@ -1,0 +1,159 @@
+package vividroster.core.rehearsal;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import vividroster.core.instrument.FingeringChart;
+import vividroster.core.instrument.Range;
+import vividroster.core.music.Bpm;
+import vividroster.core.music.Measure;
+import vividroster.core.music.Part;
+import vividroster.core.reading.Lines;
+import vividroster.core.reading.TimedView;
+import vividroster.core.rehearsal.HotSpots.HotSpot;
+import vividroster.core.rehearsal.HotSpots.Reason;
+import vividroster.core.rehearsal.Ladder.Group;
+import vividroster.core.rehearsal.Ladder.Grouping;
+import vividroster.core.rehearsal.Ladder.Habit;
+import vividroster.core.rehearsal.Ladder.Kind;
+import vividroster.core.rehearsal.Ladder.Step;
+
+class LadderTest {
+
+    private static final Range STAGE = Range.parse("C4-A4");
+    private static final Part LINE =
+            Lines.notes("C major", "4/4", "C4 D4 E4*2 | F#4 G4 F#4*2 | C4 G4 C4*2 | C4 D4 E4*2 | F#4 G4 F#4*2 | E4*4");
+
+    private static List<HotSpot> spots() {
+        return spots(LINE);
+    }
+
+    private static List<HotSpot> spots(Part part) {
+        return Lines.reading(part, STAGE, FingeringChart.NONE).hotSpots();
+    }
+
+    private static Ladder ladder(Bpm tempo, Habit habit, double minutes) {
+        return Ladder.of(
+                Ladder.Line.of(TimedView.of(Lines.at(tempo.value(), LINE))),
+                spots(),
+                habit,
+                Grouping.OVERLAPPING,
+                minutes);
+    }
+
+    @Test
+    void hotSpotsTellWhyAndTheMostRewardingComesFirst() {
+        assertThat(spots()).extracting(HotSpot::measure).containsExactly(1, 2, 4);
+        assertThat(spots().getFirst().reasons()).containsExactly(Reason.TRAP, Reason.ALTERED);
+        assertThat(spots().get(1).reasons()).containsExactly(Reason.WIDE_LEAP);
+        assertThat(spots().get(2).recalls()).as("measure 5 is measure 2 again").hasValue(1);
+    }
+
+    @Test
+    void fastNotesAndNotesBeyondTheStageAreReasons() {
+        Part part = Lines.notes("C major", "4/4", "C4/4 D4/4 E4/4 F4/4 G4 B4 C4");
+        assertThat(spots(part).getFirst().reasons()).contains(Reason.FAST, Reason.BEYOND_RANGE);
+        assertThat(spots(Lines.notes("C major", "4/4", "C4 D4 E4 F4"))).isEmpty();
+    }
+
+    private static List<Kind> kinds(Habit habit, double minutes) {
+        return ladder(new Bpm(60), habit, minutes).steps().stream()
+                .map(Step::kind)
+                .toList();
+    }
+
+    @Test
+    void eachHabitHasItsOrder() {
+        assertThat(kinds(Habit.SPOTS_FIRST, 20))
+                .containsExactly(
+                        Kind.LOOK,
+                        Kind.ISOLATE,
+                        Kind.ISOLATE,
+                        Kind.JOIN,
+                        Kind.ISOLATE,
+                        Kind.JOIN,
+                        Kind.RECALL,
+                        Kind.WHOLE_SLOW,
+                        Kind.WHOLE);
+        assertThat(kinds(Habit.WHOLE_SPOT_WHOLE, 20))
+                .startsWith(Kind.LOOK, Kind.WHOLE_SLOW, Kind.ISOLATE)
+                .endsWith(Kind.WHOLE);
+        assertThat(kinds(Habit.STRAIGHT_THROUGH, 20)).startsWith(Kind.LOOK, Kind.WHOLE_SLOW);
+    }
+
+    @Test
+    void aStepTakesItsBeatsAndAWord() {
+        Step isolate = ladder(new Bpm(60), Habit.SPOTS_FIRST, 20).steps().get(1);
+        // three times four beats at 36 are 20 s, and 8 s of talk
+        assertThat(isolate.tempo()).isEqualTo(new Bpm(36));
+        assertThat(isolate.seconds()).isEqualTo(28);
+        assertThat(isolate.from()).isEqualTo(1);
+    }
+
+    @Test
+    void theLeastValuableIsDroppedFirstAndSaid() {
+        Ladder ladder = ladder(new Bpm(60), Habit.SPOTS_FIRST, 2);
+        assertThat(ladder.dropped().getFirst().kind()).isEqualTo(Kind.RECALL);
+        assertThat(ladder.steps()).extracting(Step::kind).endsWith(Kind.WHOLE);
+        assertThat(ladder.seconds()).isLessThanOrEqualTo(120);
+        assertThatThrownBy(() -> ladder(new Bpm(60), Habit.SPOTS_FIRST, 0))
+                .hasMessage("minutes must be more than 0 and at most 120, was 0.0");
+    }
+
+    @Property
+    void aLadderNeverTakesMoreThanTheMinutesAskedFor(
+            @ForAll @DoubleRange(min = 0.1, max = 30) double minutes,
+            @ForAll Habit habit,
+            @ForAll @IntRange(min = 20, max = 200) int tempo) {
+        Ladder ladder = ladder(new Bpm(tempo), habit, minutes);
+        assertThat(ladder.seconds()).isLessThanOrEqualTo(minutes * 60);
+        assertThat(ladder.steps().stream().mapToDouble(Step::seconds).sum()).isEqualTo(ladder.seconds());
+    }
+
+    @Test
+    void aFullMeasureIsCutInGroupsThatShareTheirJoints() {
+        Measure full = Lines.notes("C major", "4/4", "C4/2 D4/2 E4/2 F4/2 G4/2 F4/2 E4/2 D4/2")
+                .measures()
+                .getFirst();
+        assertThat(Ladder.groups(full, Grouping.OVERLAPPING))
+                .containsExactly(new Group(0, 3), new Group(3, 6), new Group(6, 7));
+        assertThat(Ladder.groups(full, Grouping.CONSECUTIVE)).containsExactly(new Group(0, 3), new Group(4, 7));
+        assertThat(Ladder.groups(LINE.measures().getFirst(), Grouping.OVERLAPPING))
+                .isEmpty();
+    }
+
+    @Test
+    void groupsTakeTheBeatsTheyPlay() {
+        Part part = Lines.notes("C major", "4/4", "C4/2 D4/2 E4/2 G#4/2 G4/2 F4/2 E4/2 D4/2 | C4*4");
+        Step groups = Ladder.of(
+                        Ladder.Line.of(TimedView.of(Lines.at(100, part))),
+                        spots(part),
+                        Habit.SPOTS_FIRST,
+                        Grouping.CONSECUTIVE,
+                        20)
+                .steps()
+                .stream()
+                .filter(s -> s.kind() == Kind.GROUPS)
+                .findFirst()
+                .orElseThrow();
+        // twice four beats at 60 and 8 s of talk
+        assertThat(groups.seconds()).isEqualTo(16);
+    }
+
+    @Test
+    void aDirectorsOwnStepsAreTimedAndNothingIsDropped() {
+        Step own = new Step(Kind.ISOLATE, 1, 2, new Bpm(60), 5, List.of(), 0, 0);
+        Ladder ladder = Ladder.ofSteps(Ladder.Line.of(TimedView.of(LINE)), List.of(own));
+        assertThat(ladder.seconds()).as("five times eight beats and a word").isEqualTo(48);
+        assertThat(ladder.dropped()).isEmpty();
+        Step beyond = new Step(Kind.ISOLATE, 1, 9, new Bpm(60), 5, List.of(), 0, 0);
+        assertThatThrownBy(() -> Ladder.ofSteps(Ladder.Line.of(TimedView.of(LINE)), List.of(beyond)))
+                .hasMessage("a step's measures must be in 0..5, were 1 to 9");
+    }
+}

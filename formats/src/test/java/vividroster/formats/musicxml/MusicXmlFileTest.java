@@ -1,0 +1,451 @@
+package vividroster.formats.musicxml;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import vividroster.core.music.Measure;
+import vividroster.core.music.Part;
+import vividroster.core.music.Pitch;
+import vividroster.core.music.Score;
+import vividroster.core.music.Voice;
+import vividroster.core.reading.Roadmap;
+import vividroster.core.reading.TimedView;
+import vividroster.formats.Read;
+import vividroster.formats.score.LeftOut;
+import vividroster.formats.score.LineFile;
+import vividroster.formats.score.LineFile.Choices;
+import vividroster.formats.score.LineFileException;
+
+/** MusicXML as people's programs really write it. */
+class MusicXmlFileTest {
+
+    private static final String ATTRIBUTES = "<attributes><divisions>4</divisions><key><fifths>0</fifths></key>"
+            + "<time><beats>4</beats><beat-type>4</beat-type></time>%s</attributes>";
+
+    private static String head(String more) {
+        return ATTRIBUTES.formatted(more);
+    }
+
+    private static String note(String pitch, int duration, String... more) {
+        String all = String.join("", more);
+        String first = "";
+        for (String front : List.of("<grace/>", "<cue/>", "<chord/>")) {
+            first += all.contains(front) ? front : "";
+            all = all.replace(front, "");
+        }
+        String what = pitch.equals("r")
+                ? "<rest/>"
+                : "<pitch><step>" + pitch.charAt(0) + "</step>"
+                        + (pitch.contains("#") ? "<alter>1</alter>" : pitch.contains("b") ? "<alter>-1</alter>" : "")
+                        + "<octave>" + pitch.charAt(pitch.length() - 1) + "</octave></pitch>";
+        String lasts = first.contains("grace") ? "" : "<duration>" + duration + "</duration>";
+        return "<note>" + first + what + lasts + all + "</note>";
+    }
+
+    private static String measure(int number, String... content) {
+        return "<measure number=\"" + number + "\">" + String.join("", content) + "</measure>";
+    }
+
+    /** @param namesAndMeasures a part's name and its measures, part after part */
+    private static String file(String... namesAndMeasures) {
+        StringBuilder list = new StringBuilder();
+        StringBuilder parts = new StringBuilder();
+        for (int i = 0; i < namesAndMeasures.length; i += 2) {
+            String id = "P" + (i / 2 + 1);
+            list.append(
+                    "<score-part id=\"" + id + "\"><part-name>" + namesAndMeasures[i] + "</part-name></score-part>");
+            parts.append("<part id=\"" + id + "\">" + namesAndMeasures[i + 1] + "</part>");
+        }
+        return "<score-partwise version=\"4.0\"><part-list>" + list + "</part-list>" + parts + "</score-partwise>";
+    }
+
+    private static Part read(String measures) {
+        return Read.xmlFile(file("Flute", measures), false).score().sounding();
+    }
+
+    private static String names(Part part) {
+        return part.measures().stream()
+                .map(m -> m.notes().stream()
+                        .map(n -> n.pitch().map(Pitch::toString).orElse("r") + "*"
+                                + (int) (n.length().value() * 4))
+                        .collect(Collectors.joining(" ")))
+                .collect(Collectors.joining(" | "));
+    }
+
+    private static List<String> leftOut(LineFile file) {
+        return file.leftOut(Choices.NONE).stream().map(LeftOut::words).toList();
+    }
+
+    @Test
+    void aCueNoteIsLeftOutAndItsTimeStaysAsARest() {
+        LineFile file = Read.xmlFile(
+                file(
+                        "Flute",
+                        measure(1, head(""), note("C5", 4), note("D5", 4, "<cue/>"), note("E5", 8))
+                                + measure(2, note("C5", 12), note("D5", 4, "<cue/>"))),
+                false);
+        assertThat(names(file.score().sounding())).isEqualTo("C5*4 r*4 E5*8 | C5*12 r*4");
+        assertThat(leftOut(file)).containsExactly("cue notes in 1, 2");
+    }
+
+    @Test
+    void aMeasureIsAsLongAsItsContentReaches() {
+        assertThat(names(read(measure(1, head(""), note("C5", 4), "<forward><duration>12</duration></forward>"))))
+                .isEqualTo("C5*4 r*12");
+    }
+
+    @Test
+    void aTranspositionAndAKeyInsideAPartHoldFromTheirPlaceOn() {
+        String toA = "<attributes><key><fifths>-1</fifths></key><transpose><diatonic>-2</diatonic>"
+                + "<chromatic>-3</chromatic></transpose></attributes>";
+        String flat = "<transpose><diatonic>-1</diatonic><chromatic>-2</chromatic></transpose>";
+        Part part = read(measure(1, head(flat), note("D5", 16))
+                + measure(2, toA, note("F5", 16))
+                + measure(3, "<attributes><key><fifths>1</fifths></key></attributes>", note("F#5", 16)));
+        assertThat(names(part)).isEqualTo("C5*16 | D5*16 | D#5*16");
+        assertThat(List.of(
+                        part.keyAt(0).fifths(),
+                        part.keyAt(1).fifths(),
+                        part.keyAt(2).fifths()))
+                .containsExactly(-2, 2, 4);
+        String inside =
+                "<attributes><transpose><diatonic>0</diatonic><chromatic>0</chromatic></transpose></attributes>";
+        assertThat(names(read(measure(1, head(flat), note("D5", 8), inside, note("D5", 8)))))
+                .isEqualTo("C5*8 D5*8");
+    }
+
+    @Test
+    void aKeyInsideAMeasureCutsItForAll() {
+        String key = "<attributes><key><fifths>2</fifths></key></attributes>";
+        Score score = Read.xmlFile(
+                        file(
+                                "Flute",
+                                measure(1, head(""), note("C5", 8), key, note("F#5", 8)),
+                                "Oboe",
+                                measure(1, head(""), note("C5", 16))),
+                        false)
+                .score();
+        assertThat(names(score.sounding())).isEqualTo("C5*8 | F#5*8");
+        assertThat(score.sounding().keyAt(1).fifths()).isEqualTo(2);
+        assertThat(score.sounding().measures()).extracting(Measure::number).containsExactly(1, 1);
+        assertThat(TimedView.of(score.partOf("oboe")).timeline().notes()).hasSize(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "<double/>,C4,the doubling an octave higher in 1",
+        "<double above=\"yes\"/>,C6,the doubling an octave lower in 1"
+    })
+    void ofADoublingOneOctaveIsRead(String doubled, String sounding, String said) {
+        String transpose = "<transpose><diatonic>0</diatonic><chromatic>0</chromatic>" + doubled + "</transpose>";
+        LineFile file = Read.xmlFile(file("Flute", measure(1, head(transpose), note("C5", 16))), false);
+        assertThat(names(file.score().sounding())).isEqualTo(sounding + "*16");
+        assertThat(leftOut(file)).containsExactly(said);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "<duration>16</duration>; <duration>-4</duration>; a duration is a number not below 0, was \"-4\"",
+                "<duration>16</duration>; <duration>long</duration>; a duration is a number not below 0, was \"long\"",
+                "<duration>16</duration>; <duration>NaN</duration>; a duration is a number not below 0",
+                "<duration>16</duration>; <duration/>; a duration is a number not below 0",
+                "<duration>16</duration>; ; a note has no duration",
+                "<duration>16</duration>; <duration>0</duration>; a note lasts no time",
+                "<divisions>4</divisions>; ; stands before the divisions",
+                "<divisions>4</divisions>; <divisions>0</divisions>; divisions are a number above 0",
+                "<octave>5</octave>; ; a note has no octave",
+                "<step>C</step>; ; a note has no letter",
+                "<fifths>0</fifths>; <fifths>9</fifths>; a key has at most seven signs",
+                "<duration>16</duration>; <duration>16000000</duration>; at most 64 beats",
+                "<octave>5</octave>; <octave>9</octave>; a note sounds from A 0 to C 8",
+                "<beats>4</beats>; <beats>2</beats><beat-type>4</beat-type><beats>3</beats>; two meters in one"
+            })
+    void valuesThatNoMusicHasAreRefusedWithTheMeasure(String right, String wrong, String sentence) {
+        String whole = file("Flute", measure(1, head(""), note("C5", 16)));
+        String broken = whole.replaceFirst(right, wrong == null ? "" : wrong);
+        assertThatThrownBy(() -> Read.xmlFile(broken, false).score())
+                .isInstanceOf(LineFileException.class)
+                .hasMessageStartingWith("Measure 1 of \"Flute\"")
+                .hasMessageContaining(sentence);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1000", "0", "-3", "many"})
+    void absurdTimesAreRefused(String times) {
+        String bar = "<barline location=\"right\"><repeat direction=\"backward\" times=\"" + times + "\"/></barline>";
+        assertThatThrownBy(() -> read(measure(1, head(""), note("C5", 16), bar)))
+                .isInstanceOfSatisfying(LineFileException.class, e -> {
+                    assertThat(e).hasMessageContaining("a repeat plays 2 to 32 times, was \"" + times + "\"");
+                    assertThat(e.line()).isPositive();
+                });
+    }
+
+    @Test
+    void aCompositeMeterKeepsItsGroups() {
+        String xml = file("Flute", measure(1, head("").replace("<beats>4", "<beats>3+2"), note("C5", 20)));
+        assertThat(Read.xmlFile(xml, false).score().sounding().meter()).hasToString("3+2/4");
+    }
+
+    private static final String TIED = "<tie type=\"start\"/><notations><tied type=\"start\"/></notations>";
+
+    @Test
+    void theTopLineOfChordsKeepsItsOwnTies() {
+        String xml = file(
+                "Flute",
+                measure(1, head(""), note("C5", 8, TIED), note("E5", 8, "<chord/>"), note("C5", 4), note("G4", 4))
+                        + measure(2, note("C5", 16), note("G5", 16, "<chord/>", TIED))
+                        + measure(3, note("G5", 16)));
+        LineFile file = Read.xmlFile(xml, true);
+        Part part = file.score().sounding();
+        assertThat(names(part)).isEqualTo("E5*8 C5*4 G4*4 | G5*16 | G5*16");
+        assertThat(part.measures().getFirst().notes().getFirst().tied()).isFalse();
+        assertThat(TimedView.of(part).timeline().notes().getLast().length().value())
+                .isEqualTo(8);
+        assertThat(leftOut(file)).containsExactly("lower notes of chords in 1, 2");
+        assertThatThrownBy(() -> Read.xmlFile(xml, false).score())
+                .hasMessage(
+                        "Measure 1 of \"Flute\" has a chord; a line of a method book is one voice. Keep the top line,"
+                                + " or choose another file.");
+    }
+
+    @Test
+    void ofTwoVoicesTheTopOneIsKept() {
+        String back = "<backup><duration>16</duration></backup>";
+        String xml = file(
+                "Flute",
+                measure(1, head(""), note("C4", 16, "<voice>2</voice>"), back, note("E5", 16, "<voice>1</voice>"))
+                        + measure(2, note("F5", 16, "<voice>1</voice>"), back, note("D4", 16, "<voice>2</voice>")));
+        assertThat(names(Read.xmlFile(xml, true).score().sounding())).isEqualTo("E5*16 | F5*16");
+        assertThat(leftOut(Read.xmlFile(xml, true))).containsExactly("further voices in 1, 2");
+        assertThatThrownBy(() -> Read.xmlFile(xml, false).score()).hasMessageContaining("has a second voice");
+        String unnamed = file("Flute", measure(1, head(""), note("C4", 16), back, note("E5", 16)));
+        assertThat(names(Read.xmlFile(unnamed, true).score().sounding())).isEqualTo("E5*16");
+        String resting = file("Flute", measure(1, head(""), note("C4", 16), back, note("r", 16, "<voice>2</voice>")));
+        assertThat(names(Read.xmlFile(resting, false).score().sounding()))
+                .as("a rest is no voice")
+                .isEqualTo("C4*16");
+    }
+
+    @Test
+    void partsAreListedAndTheirChordsMatterOnlyWhereTheyAreUsed() {
+        String chord = measure(1, head(""), note("C4", 16), note("E4", 16, "<chord/>"));
+        LineFile file = Read.xmlFile(
+                file(
+                        "Flute 1", measure(1, head(""), note("C5", 16)),
+                        "Flute 2", measure(1, head(""), note("A4", 16)),
+                        "Piano", chord,
+                        "Violin", chord.replace("<chord/>", "").replaceFirst("<note>.*?</note>", "")),
+                false);
+        Score score = file.score();
+        assertThat(score.own()).containsOnlyKeys(new Voice("flute", 1), new Voice("flute", 2), Voice.of("violin"));
+        assertThat(names(score.partOf("flute"))).isEqualTo("C5*16");
+        assertThat(names(score.partOf("flute", 2))).isEqualTo("A4*16");
+        assertThat(leftOut(file)).containsExactly("the part Piano");
+        assertThat(file.parts()).extracting(p -> p.refused().isPresent()).containsExactly(false, false, true, false);
+        assertThatThrownBy(() -> file.score(new Choices(Map.of("P3", "tuba")))).hasMessageContaining("has a chord");
+        assertThat(file.score(new Choices(Map.of("P2", "oboe", "P4", "nobody"))).own())
+                .containsOnlyKeys(new Voice("flute", 1), Voice.of("oboe"));
+        assertThat(names(file.only("P2").sounding())).isEqualTo("A4*16");
+        assertThat(names(file.only("violin").sounding())).isEqualTo("E4*16");
+        LineFile twins = Read.xmlFile(
+                file("Flute", measure(1, head(""), note("C5", 16)), "Flute", measure(1, head(""), note("A4", 16))),
+                false);
+        assertThat(twins.score().own()).containsOnlyKeys(new Voice("flute", 1), new Voice("flute", 2));
+    }
+
+    @Test
+    void aPartOfAnotherLengthIsNotDroppedInSilence() {
+        String one = measure(1, head(""), note("C5", 16));
+        LineFile file = Read.xmlFile(file("Flute", one, "Oboe", one + measure(2, note("C5", 16))), false);
+        assertThatThrownBy(file::score)
+                .hasMessage(
+                        "The part \"Oboe\" has 2 measures, the part for everybody 1; leave one out, or choose another"
+                                + " file.");
+        assertThat(file.score(new Choices(Map.of("P2", "nobody"))).own()).hasSize(1);
+    }
+
+    private static String direction(String type, String more) {
+        return "<direction><direction-type>" + type + "</direction-type>" + more + "</direction>";
+    }
+
+    private static String metronome(String unit, String perMinute) {
+        return direction("<metronome>" + unit + "<per-minute>" + perMinute + "</per-minute></metronome>", "");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "<beat-unit>quarter</beat-unit>; 96-104; 100; 96–104",
+                "<beat-unit>quarter</beat-unit>; ca. 72; 72; 72",
+                "<beat-unit>quarter</beat-unit>; c. 66.5; 66.5; 66.5",
+                "<beat-unit>quarter</beat-unit><beat-unit-dot/>; 60; 90; 60",
+                "<beat-unit>half</beat-unit>; 60; 120; 60",
+                "<beat-unit>eighth</beat-unit>; 120; 60; 120"
+            })
+    void temposAreReadAsTheyArePrinted(String unit, String perMinute, double bpm, String numbers) {
+        Part part = read(measure(1, head(""), metronome(unit, perMinute), note("C5", 16)));
+        assertThat(part.tempo().orElseThrow().bpm().value()).isEqualTo(bpm);
+        assertThat(part.tempo().orElseThrow().numbers()).isEqualTo(numbers);
+        String again = MusicXmlWriter.writeConcert("T", part);
+        assertThat(Read.xmlFile(again, false).score().sounding().tempo()).isEqualTo(part.tempo());
+        assertThat(MusicXmlWriter.writeConcert("T", part, MusicXmlWriter.Purpose.SCREEN))
+                .as("a renderer draws one number, so a span stands in words")
+                .contains(numbers.contains("–") ? ">quarter = 96–104</words>" : "<per-minute>" + numbers);
+    }
+
+    @Test
+    void aTempoInTheMiddleOfABarCountsFromItsPlaceAndOverAnotherPartForAll() {
+        String faster = direction("<words>faster</words>", "<sound tempo=\"120\"/>");
+        String plain = measure(1, head(""), note("C5", 16));
+        LineFile file = Read.xmlFile(
+                file(
+                        "Flute",
+                        plain + measure(2, note("C5", 16)),
+                        "Oboe",
+                        measure(
+                                        1,
+                                        head(""),
+                                        direction("<words>x</words>", "<sound tempo=\"60\"/>"),
+                                        note("C5", 8),
+                                        faster,
+                                        note("C5", 8))
+                                + measure(2, note("C5", 16))),
+                false);
+        assertThat(TimedView.of(file.score().sounding()).timeline().seconds()).isCloseTo(2 + 1 + 2, within(1e-9));
+        Part oboe = file.score().partOf("oboe");
+        Part again = Read.xmlFile(MusicXmlWriter.writeConcert("T", oboe), false)
+                .score()
+                .sounding();
+        assertThat(TimedView.of(again).timeline().seconds()).isCloseTo(5, within(1e-9));
+        Part held = file.score().sounding();
+        Part heldAgain = Read.xmlFile(MusicXmlWriter.writeConcert("T", held), false)
+                .score()
+                .sounding();
+        assertThat(TimedView.of(heldAgain).timeline().seconds())
+                .as("inside a held note")
+                .isCloseTo(5, within(1e-9));
+    }
+
+    @Test
+    void aMarkBehindTheLastNoteBelongsToTheNextMeasure() {
+        String faster = direction("<words>x</words>", "<sound tempo=\"200\"/>");
+        Part part = read(measure(1, head(""), note("C5", 16), faster) + measure(2, note("C5", 16)));
+        assertThat(TimedView.of(part).timeline().seconds()).isCloseTo(2.4 + 1.2, within(1e-9));
+    }
+
+    @Test
+    void roundedGroupsOfThreeAreGroupsOfThree() {
+        String triplet = "<type>eighth</type><time-modification><actual-notes>3</actual-notes>"
+                + "<normal-notes>2</normal-notes></time-modification>";
+        String head = head("").replace("<divisions>4", "<divisions>256");
+        Part part = read(measure(
+                1, head, note("C5", 85, triplet), note("D5", 85, triplet), note("E5", 86, triplet), note("F5", 768)));
+        assertThat(part.measures().getFirst().notes()).hasSize(4);
+        assertThat(part.measures().getFirst().length().value()).isEqualTo(4);
+    }
+
+    @Test
+    void everythingLeftOutIsNamed() {
+        String ornament = "<notations><ornaments><trill-mark/></ornaments></notations>";
+        String tremolo = "<notations><ornaments><tremolo>3</tremolo></ornaments></notations>";
+        String verses = "<lyric number=\"1\"><text>la</text></lyric><lyric number=\"2\"><text>li</text></lyric>";
+        LineFile file = Read.xmlFile(
+                file(
+                        "Flute",
+                        measure(1, head(""), direction("<dynamics><mf/></dynamics>", ""), note("C5", 16, ornament))
+                                + measure(2, direction("<wedge type=\"crescendo\"/>", ""), note("C5", 16, tremolo))
+                                + measure(3, direction("<dynamics><p/></dynamics>", ""), note("C5", 16, verses))
+                                + measure(
+                                        4,
+                                        direction("<rehearsal>A</rehearsal>", ""),
+                                        note(
+                                                "C5",
+                                                16,
+                                                "<notations>"
+                                                        + "<technical><fingering>1</fingering></technical></notations>")),
+                        "Piano",
+                        measure(1, head(""), note("C5", 16))),
+                false);
+        assertThat(leftOut(file))
+                .containsExactly(
+                        "dynamics in 1, 3",
+                        "ornaments in 1",
+                        "hairpins in 2",
+                        "tremolos in 2",
+                        "further verses in 3",
+                        "rehearsal marks in 4",
+                        "fingerings in 4",
+                        "the part Piano");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "D.C. al Fine (no repeats); Fine.; CDC",
+                "D.C.  al  Fine; Fine; CDC",
+                "D.C. al Coda; To Coda ⊕; !NO_CODA"
+            })
+    void printedWordsSayTheWay(String jump, String at, String order) {
+        Part part = read(measure(1, head(""), note("C5", 16), direction("<words>" + at + "</words>", ""))
+                + measure(2, note("D5", 16), direction("<words>" + jump + "</words>", "")));
+        TimedView view = TimedView.of(part);
+        assertThat(view.fault()
+                        .map(f -> "!" + f.fault())
+                        .orElseGet(() -> Roadmap.of(part, Roadmap.Options.USUAL).indices().stream()
+                                .map(i -> i == 0 ? "C" : "D")
+                                .collect(Collectors.joining())))
+                .isEqualTo(order);
+    }
+
+    @Test
+    void twoCodasAreToldByTheirNumbers() {
+        Part part = read(measure(1, head(""), direction("<segno/>", ""), note("C5", 16))
+                + measure(2, note("D5", 16), direction("<words>To Coda 1</words>", ""))
+                + measure(3, note("E5", 16), direction("<words>D.S. al Coda 1</words>", ""))
+                + measure(4, direction("<words>Coda 1</words>", ""), note("F5", 16)));
+        assertThat(Roadmap.of(part, Roadmap.Options.USUAL).indices()).containsExactly(0, 1, 2, 0, 1, 3);
+        Part again = Read.xmlFile(MusicXmlWriter.writeConcert("T", part), false)
+                .score()
+                .sounding();
+        assertThat(again.measures())
+                .extracting(Measure::signs)
+                .isEqualTo(part.measures().stream().map(Measure::signs).toList());
+    }
+
+    @Test
+    void aSignBesideAWayToTheCodaIsItsPicture() {
+        Part part = read(measure(1, head(""), note("C5", 16), direction("<coda/>", "<sound tocoda=\"coda1\"/>"))
+                + measure(2, note("D5", 16), direction("<words>D.C. al Coda</words>", "<sound dacapo=\"yes\"/>"))
+                + measure(3, direction("<coda/>", "<sound coda=\"coda1\"/>"), note("E5", 16)));
+        assertThat(Roadmap.of(part, Roadmap.Options.USUAL).indices()).containsExactly(0, 1, 0, 2);
+    }
+
+    @Test
+    void modesAndHalvesOfSplitMeasuresAreKept() {
+        String cut = "<barline location=\"right\"><repeat direction=\"backward\"/></barline>";
+        String dorian = head("").replace("</fifths>", "</fifths><mode>dorian</mode>");
+        Part part = read(measure(0, dorian, note("C5", 4))
+                + measure(1, note("C5", 16))
+                + measure(2, note("C5", 12), cut)
+                + measure(3, note("C5", 4))
+                + measure(4, note("C5", 16)));
+        assertThat(part.key().name()).isEqualTo("D dorian");
+        assertThat(part.measures()).extracting(Measure::number).containsExactly(0, 1, 2, 2, 3);
+        Part again = Read.xmlFile(MusicXmlWriter.writeConcert("T", part), false)
+                .score()
+                .sounding();
+        assertThat(again.measures()).extracting(Measure::number).containsExactly(0, 1, 2, 2, 3);
+        assertThat(again.key()).isEqualTo(part.key());
+    }
+}

@@ -1,0 +1,66 @@
+package vividroster.server.lines;
+
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.music.Bpm;
+import vividroster.core.reading.Entry;
+import vividroster.core.reading.Numbering;
+import vividroster.core.reading.TimedView;
+import vividroster.server.library.PlayedMeasures;
+import vividroster.server.lines.LineNotations.Source;
+
+/** How long lines take and how many measures are played, told from their notes by the programme's choices. */
+@Service
+public class LineTimes implements PlayedMeasures {
+
+    private final LineNotations notations;
+    private final Conventions.Chosen chosen;
+
+    LineTimes(LineNotations notations, Conventions.Chosen chosen) {
+        this.notations = notations;
+        this.chosen = chosen;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<UUID, Told> of(UUID programId, Collection<UUID> lineIds) {
+        Map<UUID, Source> sources = notations.sources(programId, lineIds);
+        Map<UUID, Told> told = new HashMap<>();
+        if (sources.isEmpty()) {
+            return told;
+        }
+        Conventions conventions = chosen.of(programId);
+        sources.forEach((id, source) -> notations.readable(source).ifPresent(score -> {
+            TimedView view = TimedView.of(score.sounding(), conventions.timing());
+            Optional<Bpm> unmarked =
+                    score.sounding().tempo().isPresent() ? Optional.empty() : Optional.of(view.tempo());
+            view.roadmap()
+                    .ifPresent(way ->
+                            told.put(id, new Told(Math.max(1, Numbering.played(score.sounding(), way)), unmarked)));
+        }));
+        return told;
+    }
+
+    /** Seconds of playing with the count-in; empty where only facts are kept, or there is no way through. */
+    @Transactional(readOnly = true)
+    public Optional<Double> playingSeconds(UUID programId, UUID lineId) {
+        Conventions conventions = chosen.of(programId);
+        return notations
+                .source(programId, lineId)
+                .flatMap(notations::readable)
+                .map(score -> TimedView.of(score.sounding(), conventions.timing()))
+                .filter(view -> view.roadmap().isPresent())
+                .map(view -> view.timeline().seconds() + Entry.countInSeconds(view, conventions.countInMeasures()));
+    }
+
+    /** 1 or 2. */
+    @Transactional(readOnly = true)
+    public int countInMeasures(UUID programId) {
+        return chosen.of(programId).countInMeasures();
+    }
+}

@@ -1,0 +1,98 @@
+package vividroster.server.lines;
+
+import java.time.Duration;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Component;
+import vividroster.core.music.Part;
+import vividroster.server.platform.Problem;
+
+/**
+ * Stands round the reading of what people send: few at a time, each within a deadline, so that a file made to harm keeps
+ * nobody else waiting for long.
+ */
+@Component
+class ReadingGate implements DisposableBean {
+
+    /** Ours: as many as the smallest machine has processors. */
+    private static final int AT_ONCE = 2;
+
+    private static final Duration WAIT = Duration.ofSeconds(10);
+    /** Ours: a thousand times what a line of a method book takes. */
+    private static final Duration DEADLINE = Duration.ofSeconds(2);
+
+    private final Semaphore places;
+    private final Duration wait;
+    private final Duration deadline;
+    private final ExecutorService readers = Executors.newCachedThreadPool(task -> {
+        Thread thread = new Thread(task, "line-reader");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    ReadingGate() {
+        this(AT_ONCE, WAIT, DEADLINE);
+    }
+
+    ReadingGate(int atOnce, Duration wait, Duration deadline) {
+        this.places = new Semaphore(atOnce, true);
+        this.wait = wait;
+        this.deadline = deadline;
+    }
+
+    /** @throws Problem when there is no place in time, or it takes too long */
+    <T> T read(Callable<T> reading) {
+        try {
+            if (!places.tryAcquire(wait.toMillis(), TimeUnit.MILLISECONDS)) {
+                throw Problem.busy("Many files are being read just now; try again in a moment.");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw Problem.busy("The server is stopping; try again in a moment.");
+        }
+        // The place is free again when the reading has really ended, not when nobody waits for it any more.
+        Future<T> answer;
+        try {
+            answer = readers.submit(() -> {
+                try {
+                    return reading.call();
+                } finally {
+                    places.release();
+                }
+            });
+        } catch (RuntimeException e) {
+            places.release();
+            throw e;
+        }
+        try {
+            return answer.get(deadline.toMillis(), TimeUnit.MILLISECONDS);
+        } catch (TimeoutException e) {
+            answer.cancel(true);
+            throw Problem.input(
+                    "file",
+                    "Reading this takes longer than any line of a method book; at most " + Part.MOST_MEASURES
+                            + " measures are read. Nothing was kept.");
+        } catch (InterruptedException e) {
+            answer.cancel(true);
+            Thread.currentThread().interrupt();
+            throw Problem.busy("The server is stopping; try again in a moment.");
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof RuntimeException ours) {
+                throw ours;
+            }
+            throw new IllegalStateException(e.getCause());
+        }
+    }
+
+    @Override
+    public void destroy() {
+        readers.shutdownNow();
+    }
+}
