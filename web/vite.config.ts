@@ -1,11 +1,31 @@
 import react from "@vitejs/plugin-react";
 import tailwindcss from "@tailwindcss/vite";
+import type { Plugin } from "vite";
 import { defineConfig } from "vitest/config";
 
 const server = `http://127.0.0.1:${process.env.VIVID_API_PORT ?? "8080"}`;
 
+/**
+ * What draws notation is by far the largest part of the interface. The browser fetches it while it has nothing else to
+ * do, and compiles it only where notes are shown.
+ */
+const fetchAhead = (names: readonly string[]): Plugin => ({
+  name: "fetch-ahead",
+  transformIndexHtml: {
+    order: "post",
+    handler: (_html, { bundle }) =>
+      Object.values(bundle ?? {})
+        .filter((file) => file.type === "chunk" && names.includes(file.name))
+        .map((file) => ({
+          tag: "link",
+          attrs: { rel: "prefetch", href: `/${file.fileName}`, as: "script", crossorigin: true },
+          injectTo: "head" as const,
+        })),
+  },
+});
+
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), fetchAhead(["Staff", "Notation", "LinePage"])],
   server: { host: "127.0.0.1", proxy: { "/api": server, "/v3": server, "/actuator": server } },
   test: { environment: "jsdom", include: ["src/**/*.test.{ts,tsx}"], setupFiles: [] },
 });
