@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useDeferredValue, useState } from "react";
+import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { LineNotes, Milestone } from "../../api/types";
 import { instrumentsQuery, libraryQuery, railQuery } from "../../app/queries";
@@ -20,16 +20,18 @@ import { LookPicker, type Look } from "./LookPicker";
 import { RoadmapRibbon } from "./RoadmapRibbon";
 import { TrapList } from "./TrapList";
 import { TypeLine } from "./TypeLine";
+import { useAfterFrame } from "./useAfterFrame";
 import { Notation } from "./Notation";
 
 /** One line: as the section chosen reads it, the way through it, what misleads, what it asks, and how it sounds. */
 export function LinePage({ director }: { director: boolean }) {
   const { lineId = "" } = useParams();
   const { scope, search } = useScope();
-  const library = useQuery(libraryQuery);
   const notes = useQuery(lineNotesQuery(lineId, scope.instrument, scope.classId));
+  // The notes come first: the shelf is asked for when they are there, its books only where there are none.
+  const library = useQuery({ ...libraryQuery, enabled: notes.isFetched });
+  const books = useQuery({ ...booksQuery, enabled: notes.data === null });
   const [typing, setTyping] = useState(false);
-  const books = useQuery(booksQuery);
   const line = library.data?.milestones.find((m) => m.id === lineId);
   // Of some books facts alone are kept; the server refuses the notes of their lines.
   const mayType = notes.data || books.data?.find((book) => book.id === line?.line?.bookId)?.notesKept;
@@ -93,8 +95,8 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
   const instruments = useQuery(instrumentsQuery);
   const [place, setPlace] = useState(-1);
   const [look, setLook] = useState<Look>("STAFF");
-  // The notes first: what stands below them is drawn when they are there.
-  const rest = useDeferredValue(true, false);
+  // The notes first: what stands below them is drawn when they are seen.
+  const rest = useAfterFrame();
   const { analysis, musicXml } = notes;
   const reading = readingOf(analysis, scope.instrument);
   const readers = readersIn(analysis, rail.data?.sections ?? []);

@@ -22,7 +22,7 @@ import vividroster.testkit.TestCluster;
 final class NotationBench {
 
     private static final int BOOK = 60;
-    private static final int OPENED = 9;
+    private static final int OPENED = 20;
     private static final String NAME = "odalys";
     private static final String PASSWORD = "ferry-to-saltgrass";
 
