@@ -19,6 +19,7 @@ const section = (instrument: string, name: string, writtenKey: string) => ({
   octaves: 0,
   soundsAbove: 0,
   writtenAbove: 7,
+  moved: [],
   entry: { number: 1, note: "C 5", fingering: "open", counted: ["1", "2", "3", "4"], entersOn: "1" },
   trackKnown: true,
   news: [{ kind: "NOTE", number: 2, words: "F-sharp 4, 2" }],

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { LineNotes, Milestone } from "../../api/types";
+import { query } from "../../api/http";
 import { instrumentsQuery, libraryQuery, railQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Failed, Heading, Skeleton } from "../../ui/parts";
@@ -69,7 +70,7 @@ export function LinePage({ director }: { director: boolean }) {
         {notes.data && (
           <a
             className="btn btn-outline hairline h-9 min-h-0"
-            href={`/api/lines/${lineId}/line.musicxml${scope.instrument ? `?instrument=${scope.instrument}` : ""}`}
+            href={`/api/lines/${lineId}/line.musicxml${query({ instrument: scope.instrument, classId: scope.classId })}`}
           >
             MusicXML
           </a>

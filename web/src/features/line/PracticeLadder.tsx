@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tansta
 import clsx from "clsx";
 import { useState } from "react";
 import { Link } from "react-router";
-import { put, remove } from "../../api/http";
+import { put, query, remove } from "../../api/http";
 import type { Ladder, LadderDraft } from "../../api/types";
 import { duration } from "../../app/days";
 import { scopeSearch, useScope } from "../../app/scope";
@@ -23,14 +23,15 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
   const client = useQueryClient();
   const [minutes, setMinutes] = useState(8);
   const [habit, setHabit] = useState<Habit>();
-  const kept = useQuery(keptLadderQuery(lineId, instrument));
+  const kept = useQuery(keptLadderQuery(lineId, instrument, scope.classId));
   const proposed = useQuery({
     ...ladderQuery({ lineId, instrument, classId: scope.classId, habit, minutes }),
     placeholderData: keepPreviousData,
   });
-  const key = keptLadderQuery(lineId, instrument).queryKey;
+  const key = keptLadderQuery(lineId, instrument, scope.classId).queryKey;
   const keep = useMutation({
-    mutationFn: (draft: LadderDraft) => put<Ladder>(`/api/lines/${lineId}/ladders/${instrument}`, draft),
+    mutationFn: (draft: LadderDraft) =>
+      put<Ladder>(`/api/lines/${lineId}/ladders/${instrument}${query({ classId: scope.classId })}`, draft),
     onSuccess: (ladder) => client.setQueryData(key, ladder),
   });
   const forget = useMutation({

@@ -20,7 +20,10 @@ export function RehearsalCardPage() {
   const instrument = scope.instrument ?? "";
   const library = useQuery(libraryQuery);
   const notes = useQuery(lineNotesQuery(lineId, scope.instrument, scope.classId));
-  const kept = useQuery({ ...keptLadderQuery(lineId, instrument), enabled: Boolean(instrument) });
+  const kept = useQuery({
+    ...keptLadderQuery(lineId, instrument, scope.classId),
+    enabled: Boolean(instrument),
+  });
   const proposed = useQuery({
     ...ladderQuery({ lineId, instrument, classId: scope.classId, minutes: MINUTES }),
     enabled: Boolean(instrument) && kept.data === null,

@@ -59,14 +59,16 @@ export const ladderQuery = ({ lineId, instrument, classId, habit, minutes }: Lad
   });
 
 /** The ladder kept with the line for an instrument; null where none is. */
-export const keptLadderQuery = (lineId: string, instrument: string) =>
+export const keptLadderQuery = (lineId: string, instrument: string, classId: string | undefined) =>
   queryOptions({
-    queryKey: ["library", "kept-ladder", lineId, instrument],
+    queryKey: ["library", "kept-ladder", lineId, instrument, classId ?? "no class"],
     queryFn: () =>
-      get<Ladder>(`/api/lines/${lineId}/ladders/${instrument}`).catch((error: unknown) => {
-        if (error instanceof Problem && error.status === 404) return null;
-        throw error;
-      }),
+      get<Ladder>(`/api/lines/${lineId}/ladders/${instrument}${query({ classId })}`).catch(
+        (error: unknown) => {
+          if (error instanceof Problem && error.status === 404) return null;
+          throw error;
+        },
+      ),
   });
 
 export const remarksQuery = (lineId: string) =>

@@ -9,6 +9,7 @@ const reading = (instrument: string, value: number): SectionReading => ({
   octaves: 0,
   soundsAbove: 0,
   writtenAbove: 2,
+  moved: [],
   trackKnown: false,
   news: [],
   tendencies: [],

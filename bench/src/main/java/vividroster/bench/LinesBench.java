@@ -33,6 +33,7 @@ import vividroster.core.instrument.Ranges;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.music.Spelling;
+import vividroster.core.reading.Fitted.Compass;
 import vividroster.core.reading.PlayPlan;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Vocabulary;
@@ -129,7 +130,10 @@ public class LinesBench {
             }
             Reader reader = new Reader(
                     instrument.transposition(),
-                    ranges.get(instrument.code()).firstYear(),
+                    ranges.get(instrument.code()).home(),
+                    new Compass(
+                            ranges.get(instrument.code()).firstYear(),
+                            ranges.get(instrument.code()).full()),
                     charts.get(instrument.code()),
                     FourthFinger.EARLY,
                     Spelling.FLATS_AT_SIX,

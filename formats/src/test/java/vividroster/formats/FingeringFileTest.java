@@ -94,8 +94,18 @@ class FingeringFileTest {
         "trumpet,C6,open",
         "horn,C4,open",
         "horn,F4,1",
-        "horn,A4,1-2",
-        "horn,Bb4,1",
+        "horn,G4,open",
+        "horn,A4,T 1-2",
+        "horn,Bb4,T 1",
+        "horn,B4,T 2",
+        "horn,C5,T open",
+        "horn,C#5,T 2-3",
+        "horn,D5,T 1-2",
+        "horn,Ab5,T 2-3",
+        "horn,A5,T 1-2",
+        "flugelhorn,E4,1-2",
+        "baritone,Eb3,1",
+        "baritone-treble,D4,1-3",
         "horn,D4,1",
         "trombone,Bb2,1",
         "trombone,C3,6",
@@ -111,6 +121,25 @@ class FingeringFileTest {
         "tuba,F2,open",
         "tuba,E1,1-2-3",
         "clarinet,E4,T 1",
+        "clarinet,Eb4,T 12| side1",
+        "clarinet,Bb5,reg T 12| side1",
+        "bass-clarinet,Eb4,T 12| side1",
+        "bass-clarinet,Bb5,reg T 12| side1",
+        "bass-clarinet,C#6,reg T h 23|45",
+        "bass-clarinet,D6,reg T h 23|4 RAb",
+        "e-flat-clarinet,D5,reg T 123|456",
+        "baritone-saxophone,A3,low-A 123|456 C",
+        "baritone-saxophone,G4,123",
+        "soprano-saxophone,D4,123|456",
+        "piccolo,D4,T 123|456",
+        "english-horn,B3,123 B|456 C",
+        "bassoon,Bb1,tBb tB tC tD 123|tE 456 F",
+        "bassoon,Bb2,w 123|rBb 45",
+        "bassoon,A3,flA 123|45",
+        "bassoon,Bb3,flC 123|rBb 45",
+        "bassoon,B3,flC 123|4",
+        "bassoon,C4,flC 123",
+        "bassoon,D4,flD 12",
         "clarinet,G4,open",
         "clarinet,D5,reg T 123|456",
         "flute,C#5,Eb",
@@ -149,7 +178,13 @@ class FingeringFileTest {
         "trombone,Bb3,5",
         "trumpet,E4,3",
         "tuba,C2,4",
-        "horn,A4,T open",
+        "horn,A4,1-2",
+        "horn,D4,T 1-2",
+        "trombone,G4,+2",
+        "trombone,F#4,+3",
+        "clarinet,Bb4,A| side3",
+        "alto-saxophone,F6,reg front-F 2",
+        "alto-saxophone,E6,reg front-F 23",
         "clarinet,C5,reg T 123 LF|456",
         "clarinet,Eb4,T 1|4",
         "alto-saxophone,Bb4,1 bis",
@@ -179,5 +214,54 @@ class FingeringFileTest {
         assertThat(CHARTS.get("trumpet").of(Pitch.named("C1"))).isEmpty();
         assertThat(CHARTS.get("violin").of(Pitch.named("C3"))).isEmpty();
         assertThat(CHARTS.get("mallets").of(Pitch.named("C4"))).isEmpty();
+    }
+
+    /** Expected: the charts of a horn with one side, and of a trombone with the attachment. */
+    @ParameterizedTest
+    @CsvSource({
+        "horn,single-f,C#5,1-2,2",
+        "horn,single-f,D5,1,open",
+        "horn,single-f,A4,1-2,3",
+        "horn,single-f,E5,open,1-2",
+        "horn,single-b-flat,A4,1-2,open",
+        "horn,single-b-flat,F4,open,2-3",
+        "horn,single-b-flat,C5,open,1-3",
+        "trombone,attachment,C3,T1,6",
+        "trombone,attachment,B2,T2,7",
+        "trombone,attachment,F2,T1,6",
+        "trombone,attachment,F3,1,6"
+    })
+    void anInstrumentBuiltOtherwiseHasItsOwnChart(
+            String instrument, String choice, String note, String first, String alternate) {
+        List<String> labels =
+                FingeringFile.charts().get(instrument).byChoice().get(choice).of(Pitch.named(note)).stream()
+                        .map(Fingering::label)
+                        .toList();
+        assertThat(labels.getFirst()).isEqualTo(first);
+        assertThat(labels).contains(alternate);
+    }
+
+    /** No seventh partial but where it can be raised into tune. */
+    @Test
+    void aTromboneTakesTheSeventhPartialRaisedAlone() {
+        for (int midi = 40; midi < 80; midi++) {
+            for (Pitch pitch : spellings(midi)) {
+                CHARTS.get("trombone").of(pitch).stream()
+                        .map(Fingering::label)
+                        .filter(label -> label.startsWith("+"))
+                        .forEach(label -> assertThat(pitch.midi() + " " + label).isIn("67 +2", "66 +3"));
+            }
+        }
+    }
+
+    /** Positions in the order a teacher prefers them: data of the instrument. */
+    @ParameterizedTest
+    @CsvSource({"violin,E5,0 1 3 5 2 4", "cello,F3,1 4", "cello,G3,1 2 3", "double-bass,C3,1 0"})
+    void positionsArePreferredInTheInstrumentsOrder(String instrument, String note, String positions) {
+        List<String> order = CHARTS.get(instrument).of(Pitch.named(note)).stream()
+                .map(f -> String.valueOf(((OnString) f).position()))
+                .distinct()
+                .toList();
+        assertThat(order).containsSubsequence(List.of(positions.split(" ")));
     }
 }

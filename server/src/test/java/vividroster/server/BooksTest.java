@@ -98,7 +98,12 @@ class BooksTest {
                 .json()
                 .path("analysis")
                 .path("sections");
-        String flute = sections.get(0).path("news").toString();
+        String flute = sections.valueStream()
+                .filter(s -> s.path("instrument").asString().equals("flute"))
+                .findFirst()
+                .orElseThrow()
+                .path("news")
+                .toString();
         assertThat(flute)
                 .contains("B-flat 4")
                 .doesNotContain("\"G 4")

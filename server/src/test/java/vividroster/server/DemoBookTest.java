@@ -19,6 +19,8 @@ import vividroster.core.instrument.Family;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.instrument.Range;
+import vividroster.core.instrument.Ranges;
 import vividroster.core.music.Beats;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
@@ -26,6 +28,7 @@ import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.music.Spelling;
 import vividroster.core.reading.Fitted;
+import vividroster.core.reading.Fitted.Compass;
 import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Traps;
@@ -89,10 +92,79 @@ class DemoBookTest {
                 continue;
             }
             Fitted fitted = Fitted.of(
-                    tune.score().partOf(instrument.code()),
+                    TimedView.of(tune.score().partOf(instrument.code())),
                     instrument.transposition(),
-                    RangeFile.shipped().get(instrument.code()).firstYear());
+                    RangeFile.shipped().get(instrument.code()).home(),
+                    compass(instrument),
+                    Spelling.FLATS_AT_SIX);
             assertThat(fitted.outside()).as(tune + " for " + instrument.name()).isEmpty();
+        }
+    }
+
+    private static Compass compass(Instrument instrument) {
+        Ranges ranges = RangeFile.shipped().get(instrument.code());
+        return new Compass(ranges.firstYear(), ranges.full());
+    }
+
+    /** A book is read in one octave: where a line begins elsewhere than the one before it, something says why. */
+    @Test
+    void everyLineBeginsInTheOctaveOfTheOneBeforeOrSaysWhy() throws IOException {
+        for (Instrument instrument : CATALOG.inScoreOrder()) {
+            Ranges ranges = RangeFile.shipped().get(instrument.code());
+            boolean strings = instrument.family() == Family.STRING;
+            for (Range stage : List.of(ranges.beginner(), ranges.firstYear())) {
+                int before = ranges.home().octaves();
+                for (Tune tune : tunes().toList()) {
+                    if (!instrument.pitched() || strings != tune.volume().equals("strings")) {
+                        continue;
+                    }
+                    Fitted fitted = Fitted.of(
+                            TimedView.of(tune.score().partOf(instrument.code())),
+                            instrument.transposition(),
+                            ranges.home(),
+                            new Compass(stage, ranges.full()),
+                            Spelling.FLATS_AT_SIX);
+                    assertThat(fitted.register())
+                            .as(tune + " lies where the book begins")
+                            .isZero();
+                    if (fitted.firstOctaves() != before) {
+                        assertThat(fitted.moves())
+                                .as(tune + " for " + instrument.name())
+                                .isNotEmpty();
+                    }
+                    before = fitted.octaves();
+                }
+            }
+        }
+    }
+
+    /** In the first weeks nobody is asked for what they do not hold, and no wind player leaves the home octave. */
+    @Test
+    void noBeginnerLeavesTheBeginnersRangeToLineTwelve() throws IOException {
+        List<Tune> winds =
+                tunes().filter(t -> t.volume().equals("winds")).limit(12).toList();
+        List<Tune> strings =
+                tunes().filter(t -> t.volume().equals("strings")).limit(12).toList();
+        for (Instrument instrument : CATALOG.inScoreOrder()) {
+            Ranges ranges = RangeFile.shipped().get(instrument.code());
+            for (Tune tune : instrument.family() == Family.STRING ? strings : winds) {
+                if (instrument.pitched()) {
+                    Fitted fitted = Fitted.of(
+                            TimedView.of(tune.score().partOf(instrument.code())),
+                            instrument.transposition(),
+                            ranges.home(),
+                            new Compass(ranges.beginner(), ranges.full()),
+                            Spelling.FLATS_AT_SIX);
+                    assertThat(fitted.outside())
+                            .as(tune + " for " + instrument.name())
+                            .isEmpty();
+                    if (instrument.family() != Family.STRING) {
+                        assertThat(fitted.moves())
+                                .as(tune + " for " + instrument.name())
+                                .isEmpty();
+                    }
+                }
+            }
         }
     }
 
@@ -149,7 +221,8 @@ class DemoBookTest {
                     TimedView.of(tune.score().partOf(instrument.code())),
                     new Reader(
                             instrument.transposition(),
-                            RangeFile.shipped().get(instrument.code()).firstYear(),
+                            RangeFile.shipped().get(instrument.code()).home(),
+                            compass(instrument),
                             chart,
                             FourthFinger.EARLY,
                             Spelling.FLATS_AT_SIX,

@@ -3,6 +3,7 @@ package vividroster.core.instrument;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import vividroster.core.instrument.Fingering.Slide;
 import vividroster.core.instrument.Fingering.Valves;
 import vividroster.core.music.Pitch;
@@ -21,6 +22,26 @@ public final class BrassChart implements FingeringChart {
 
     private static final List<Way> OTHERS = List.of(new Way(List.of(3), 3));
     private static final List<Way> FOURTH_VALVE = List.of(new Way(List.of(4), 5), new Way(List.of(2, 4), 6));
+
+    /** Written on a horn, from here up the thumb's side is the usual one. Source: the settings for a horn to begin with. */
+    private static final int THUMB_FROM = Pitch.named("A4").midi();
+    /** Partials a horn in F avoids where another way is short enough, and one in B-flat. Source: the same. */
+    private static final Set<Integer> AVOIDED_IN_F = Set.of(9);
+
+    private static final Set<Integer> AVOIDED_IN_B_FLAT = Set.of(5, 10);
+    /** Semitones of tubing an avoided partial is worth: four are rather taken, five are not. */
+    private static final double AVOIDING = 3.5;
+
+    private static final int LONG_TUBING = 5;
+    private static final double LONG_TUBING_COSTS = 2;
+    /** Raised, the seventh partial is in tune in these positions alone. */
+    private static final Set<Integer> RAISED = Set.of(2, 3);
+    /** Semitones the attachment lowers a slide, and the positions it has. */
+    private static final int ATTACHMENT = 5;
+
+    private static final int ATTACHMENT_POSITIONS = 6;
+    /** Positions that the attachment saves. */
+    private static final int FAR_OUT = 6;
 
     private final List<List<Fingering>> byMidi;
     private final int fundamental;
@@ -68,17 +89,27 @@ public final class BrassChart implements FingeringChart {
             ways.addAll(FOURTH_VALVE);
         }
         return new BrassChart(
-                chart(midi -> valves(fundamental.midi(), ways, false, midi)), fundamental.midi(), false, false);
+                chart(midi -> valves(fundamental.midi(), ways, false, midi, Set.of())),
+                fundamental.midi(),
+                false,
+                false);
     }
 
-    /** A horn in F, with its second side by the thumb as alternates. @param thumbFundamental written too */
+    /**
+     * A horn in F whose thumb turns to B-flat: below written A4 the thumb's side is the alternate, from there on the
+     * other is.
+     *
+     * @param thumbFundamental written too
+     */
     public static BrassChart doubleHorn(Pitch fundamental, Pitch thumbFundamental) {
         List<Way> ways = usual();
         ways.addAll(OTHERS);
         return new BrassChart(
                 chart(midi -> {
-                    List<Fingering> all = new ArrayList<>(valves(fundamental.midi(), ways, false, midi));
-                    all.addAll(valves(thumbFundamental.midi(), usual(), true, midi));
+                    List<Fingering> open = valves(fundamental.midi(), ways, false, midi, AVOIDED_IN_F);
+                    List<Fingering> thumb = valves(thumbFundamental.midi(), usual(), true, midi, AVOIDED_IN_B_FLAT);
+                    List<Fingering> all = new ArrayList<>(midi < THUMB_FROM ? open : thumb);
+                    all.addAll(midi < THUMB_FROM ? thumb : open);
                     return all;
                 }),
                 thumbFundamental.midi(),
@@ -86,22 +117,54 @@ public final class BrassChart implements FingeringChart {
                 true);
     }
 
+    /** A horn with one side. @param flat whether that is B-flat, else F; fundamental written */
+    public static BrassChart singleHorn(Pitch fundamental, boolean flat) {
+        List<Way> ways = usual();
+        ways.addAll(OTHERS);
+        Set<Integer> avoided = flat ? AVOIDED_IN_B_FLAT : AVOIDED_IN_F;
+        return new BrassChart(
+                chart(midi -> valves(fundamental.midi(), ways, false, midi, avoided)),
+                fundamental.midi(),
+                false,
+                false);
+    }
+
+    /** The seventh partial is an alternate where it can be raised into tune. */
     public static BrassChart slide(Pitch fundamental) {
+        return new BrassChart(chart(midi -> slides(fundamental.midi(), midi)), fundamental.midi(), true, false);
+    }
+
+    /** The same with an attachment that lowers it by a fourth; it spares the two farthest positions. */
+    public static BrassChart slideWithAttachment(Pitch fundamental) {
+        int attached = fundamental.midi() - ATTACHMENT;
         return new BrassChart(
                 chart(midi -> {
-                    List<Slide> slides = new ArrayList<>();
-                    for (int partial = 2; partial <= Partial.highest(); partial++) {
-                        int lowers = fundamental.midi() + Partial.semitones(partial) - midi;
-                        if (Partial.isPlayed(partial) && lowers >= 0 && lowers < 7) {
-                            slides.add(new Slide(lowers + 1, partial));
+                    List<Slide> ways = new ArrayList<>(slides(fundamental.midi(), midi));
+                    boolean far = ways.isEmpty() || ways.getFirst().position() >= FAR_OUT;
+                    for (int partial = 3; partial >= 2; partial--) {
+                        int lowers = attached + Partial.semitones(partial) - midi;
+                        if (lowers >= 0 && lowers < ATTACHMENT_POSITIONS) {
+                            ways.add(far ? 0 : ways.size(), new Slide(lowers + 1, partial, true));
                         }
                     }
-                    slides.sort(Comparator.comparingInt(Slide::position));
-                    return List.copyOf(slides);
+                    return List.copyOf(ways);
                 }),
                 fundamental.midi(),
                 true,
                 false);
+    }
+
+    private static List<Slide> slides(int fundamental, int midi) {
+        List<Slide> slides = new ArrayList<>();
+        for (int partial = 2; partial <= Partial.highest(); partial++) {
+            int position = fundamental + Partial.semitones(partial) - midi + 1;
+            boolean raised = partial == Partial.SEVENTH && RAISED.contains(position);
+            if (position >= 1 && position <= 7 && (Partial.isPlayed(partial) || raised)) {
+                slides.add(new Slide(position, partial));
+            }
+        }
+        slides.sort(Comparator.comparing(Slide::isRaised).thenComparing(Slide::position));
+        return List.copyOf(slides);
     }
 
     private static List<Way> usual() {
@@ -112,18 +175,23 @@ public final class BrassChart implements FingeringChart {
         return ways;
     }
 
-    private static List<Fingering> valves(int fundamental, List<Way> ways, boolean thumb, int midi) {
-        record Found(Way way, int partial) {}
+    private static List<Fingering> valves(
+            int fundamental, List<Way> ways, boolean thumb, int midi, Set<Integer> avoided) {
+        record Found(Way way, int partial, double trouble) {}
         List<Found> found = new ArrayList<>();
         for (int partial = 2; partial <= Partial.highest(); partial++) {
             for (Way way : ways) {
                 if (Partial.isPlayed(partial) && fundamental + Partial.semitones(partial) - way.lowers() == midi) {
-                    found.add(new Found(way, partial));
+                    boolean far = !avoided.isEmpty() && way.lowers() >= LONG_TUBING;
+                    found.add(new Found(
+                            way,
+                            partial,
+                            way.lowers() + (avoided.contains(partial) ? AVOIDING : 0) + (far ? LONG_TUBING_COSTS : 0)));
                 }
             }
         }
         return found.stream()
-                .sorted(Comparator.comparingInt((Found f) -> f.way().lowers()))
+                .sorted(Comparator.comparingDouble(Found::trouble))
                 .map(f -> (Fingering) new Valves(f.way().valves(), thumb, f.partial()))
                 .toList();
     }

@@ -28,17 +28,29 @@ public sealed interface Fingering {
         }
     }
 
-    /** @param position of the slide, 1 in to 7 out; partial of the harmonic series the note is */
-    record Slide(int position, int partial) implements Fingering {
+    /**
+     * @param position of the slide, 1 in to 7 out; partial of the harmonic series the note is
+     * @param attachment whether the attachment is pressed that lowers it by a fourth
+     */
+    record Slide(int position, int partial, boolean attachment) implements Fingering {
         public Slide {
             if (position < 1 || position > 7) {
                 throw new IllegalArgumentException("a slide has positions 1 to 7, was " + position);
             }
         }
 
+        public Slide(int position, int partial) {
+            this(position, partial, false);
+        }
+
+        /** A little nearer than the position, since the seventh partial is low. */
+        public boolean isRaised() {
+            return partial == Partial.SEVENTH;
+        }
+
         @Override
         public String label() {
-            return String.valueOf(position);
+            return (attachment ? "T" : isRaised() ? "+" : "") + position;
         }
     }
 

@@ -3,6 +3,7 @@ package vividroster.core.instrument;
 import java.util.List;
 import java.util.Objects;
 import vividroster.core.music.Key;
+import vividroster.core.music.Spelling;
 import vividroster.core.music.Transposition;
 
 /**
@@ -38,8 +39,12 @@ public record Instrument(
         aliases = List.copyOf(aliases);
     }
 
-    /** The key this instrument reads when the concert key is given; the concert key itself for unpitched instruments. */
-    public Key writtenKey(Key concert) {
-        return pitched ? concert.writtenFor(transposition) : concert;
+    /**
+     * The key this instrument reads when the concert key is given; the concert key itself for unpitched instruments.
+     *
+     * @param spelling of a key with six signs, as the programme chose
+     */
+    public Key writtenKey(Key concert, Spelling spelling) {
+        return pitched ? concert.writtenFor(transposition, spelling) : concert;
     }
 }

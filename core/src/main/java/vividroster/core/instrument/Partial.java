@@ -6,6 +6,9 @@ public final class Partial {
     /** Semitones of each partial above the fundamental; index 0 is not used. */
     private static final int[] SEMITONES = {0, 0, 12, 19, 24, 28, 31, 34, 36, 38, 40, 42, 43};
 
+    /** Low by a third of a semitone: played only where it can be raised. */
+    static final int SEVENTH = 7;
+
     private Partial() {}
 
     /** Where a partial sounds against what the page asks, whoever plays it. */
@@ -25,7 +28,7 @@ public final class Partial {
     }
 
     static boolean isPlayed(int partial) {
-        return partial >= 2 && partial < SEMITONES.length && partial != 7 && partial != 11;
+        return partial >= 2 && partial < SEMITONES.length && partial != SEVENTH && partial != 11;
     }
 
     static int highest() {

@@ -3,11 +3,12 @@ package vividroster.core.instrument;
 /**
  * How far an instrument is asked to go, written, by stage.
  *
+ * @param home the octave the whole book is read in
  * @param beginner the first weeks
  * @param firstYear by the end of the first year
  * @param full of school use
  */
-public record Ranges(Range beginner, Range firstYear, Range full) {
+public record Ranges(HomeOctave home, Range beginner, Range firstYear, Range full) {
 
     public Ranges {
         within("the beginner range", beginner, firstYear);

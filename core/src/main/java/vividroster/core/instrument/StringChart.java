@@ -38,12 +38,17 @@ public final class StringChart implements FingeringChart {
 
     private final List<Pitch> open;
     private final Hand hand;
+    private final List<Integer> positions;
     private final Map<Pitch, List<Fingering>> byPitch;
 
-    /** @param open strings from the lowest, written */
-    public StringChart(List<Pitch> open, Hand hand) {
+    /**
+     * @param open strings from the lowest, written
+     * @param positions in the order they are preferred, 0 the bass's half position; those left out come after, upward
+     */
+    public StringChart(List<Pitch> open, Hand hand, List<Integer> positions) {
         this.open = List.copyOf(open);
         this.hand = hand;
+        this.positions = List.copyOf(positions);
         Map<Pitch, List<Fingering>> chart = new HashMap<>();
         for (char letter : "CDEFGAB".toCharArray()) {
             for (int alter = -2; alter <= 2; alter++) {
@@ -93,15 +98,16 @@ public final class StringChart implements FingeringChart {
         return List.copyOf(ways);
     }
 
-    /** Open strings before first position, that before half and higher ones; the fourth finger after an open string. */
-    private static int trouble(OnString way) {
+    /** Open strings before stopped ones, positions as they are preferred; the fourth finger after an open string. */
+    private int trouble(OnString way) {
         if (way.isOpen()) {
             return 0;
         }
         boolean farUp = way.finger() == 4 && way.reach() == Reach.HIGH;
         int reach = way.reach() == Reach.STRETCHED || farUp ? 3 : 0;
-        int position = way.position() == 0 ? 14 : 10 * way.position();
-        return position + reach + (way.finger() == 4 ? 2 : 1);
+        int listed = positions.indexOf(way.position());
+        int rank = listed < 0 ? positions.size() + way.position() : listed;
+        return 10 * (rank + 1) + reach + (way.finger() == 4 ? 2 : 1);
     }
 
     private static void byLetter(Pitch written, Pitch string, int place, List<OnString> ways) {

@@ -21,8 +21,13 @@ public record Key(int fifths, Mode mode) {
 
     /** The key a transposing instrument reads when this is the concert key. Source: rules of transposition, six signs at most. */
     public Key writtenFor(Transposition transposition) {
+        return writtenFor(transposition, Spelling.FLATS_AT_SIX);
+    }
+
+    /** The same, a key of six signs spelled as one likes. */
+    public Key writtenFor(Transposition transposition, Spelling spelling) {
         int between = transposition.writtenKeyFifths();
-        return between == 0 ? this : new Key(Spelling.FLATS_AT_SIX.settle(fifths + between), mode);
+        return between == 0 ? this : new Key(spelling.settle(fifths + between), mode);
     }
 
     /** The sign this key gives a letter: 1 sharp, -1 flat, 0 none. */

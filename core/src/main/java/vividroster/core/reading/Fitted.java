@@ -1,7 +1,8 @@
 package vividroster.core.reading;
 
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.List;
+import vividroster.core.instrument.HomeOctave;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
@@ -9,93 +10,196 @@ import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Spelling;
 import vividroster.core.music.Transposition;
+import vividroster.core.reading.TimedView.At;
 
 /**
- * A part as an instrument reads it, in the octave that fits.
+ * A part as an instrument reads it: in its home octave, and whole phrases in another where its range demands that.
  *
- * @param octaves moved up from concert pitch, negative for down
- * @param outside pitches beyond the range all the same, each once
+ * @param octaves moved up from concert pitch, negative for down, but for the phrases that are elsewhere
+ * @param register octaves the whole line lies above where its book usually does; taken back in {@code octaves}
+ * @param moves of whole phrases, in order; empty where all stays in the home octave
+ * @param outside pitches beyond the stage's range all the same, each once
  */
-public record Fitted(Part part, int octaves, List<Pitch> outside) {
+public record Fitted(Part part, int octaves, int register, List<Move> moves, List<Pitch> outside) {
 
+    /** Octaves tried to each side of the home octave. */
     private static final int FARTHEST = 8;
     /** What has an octave to be written in, with a step of room for another spelling. */
     private static final int LOWEST_MIDI = 14;
 
     private static final int HIGHEST_MIDI = 129;
-    private static final int MIDDLE = 60;
 
-    /** The octave with the least beyond the range; of two alike, the nearest. */
-    public static Fitted of(Part sounding, Transposition transposition, Range range) {
-        return of(sounding, transposition, range, Spelling.FLATS_AT_SIX);
+    /** Which end of which range a phrase would pass in the home octave. */
+    public enum Why {
+        ABOVE_STAGE,
+        BELOW_STAGE,
+        ABOVE_INSTRUMENT,
+        BELOW_INSTRUMENT
     }
 
     /**
-     * The same, a key of six signs spelled as one likes.
+     * A phrase that is not read in the home octave.
      *
+     * @param fromMeasure index of the measure it begins in; toMeasure of the one it ends in
+     * @param octaves from the home octave, never 0
+     */
+    public record Move(int fromMeasure, int toMeasure, int octaves, Why why) {}
+
+    /** Written range of the stage and of the instrument altogether. */
+    public record Compass(Range stage, Range full) {
+        /** Where only one is known. */
+        public static Compass of(Range range) {
+            return new Compass(range, range);
+        }
+    }
+
+    /**
+     * @param sounding the line at concert pitch
      * @throws IllegalArgumentException when the part reaches too far to be written for the instrument in any octave
      */
-    public static Fitted of(Part sounding, Transposition transposition, Range range, Spelling spelling) {
-        int[] midis = midis(sounding, -transposition.semitones());
-        int lowest = midis.length == 0 ? MIDDLE : Integer.MAX_VALUE;
-        int highest = midis.length == 0 ? MIDDLE : Integer.MIN_VALUE;
-        for (int midi : midis) {
-            lowest = Math.min(lowest, midi);
-            highest = Math.max(highest, midi);
+    public static Fitted of(
+            TimedView sounding, Transposition transposition, HomeOctave home, Compass compass, Spelling spelling) {
+        int down = -transposition.semitones();
+        Span whole = Span.of(sounding.notes().stream().flatMap(List::stream).toList());
+        int register = whole.isEmpty() ? 0 : home.register(whole.low());
+        int base = nearestWritable(whole.moved(down), home.octaves() - register);
+        Part part = sounding.part().writtenFor(transposition, base, spelling);
+        if (whole.moved(down + 12 * base).beyond(compass.stage()) == 0) {
+            return new Fitted(part, base, register, List.of(), List.of());
+        }
+        List<Move> moves = new ArrayList<>();
+        List<List<At>> moved = new ArrayList<>();
+        for (List<At> phrase : Phrases.of(sounding)) {
+            Span span = Span.of(phrase).moved(down + 12 * base);
+            int octaves = span.isEmpty() ? 0 : octaves(span, compass);
+            if (octaves != 0) {
+                moves.add(new Move(
+                        phrase.getFirst().measure(), phrase.getLast().measure(), octaves, why(span, octaves, compass)));
+                moved.add(phrase);
+            }
+        }
+        Part fitted = moved.isEmpty() ? part : moved(part, moves, moved);
+        return new Fitted(
+                fitted,
+                base,
+                register,
+                List.copyOf(moves),
+                fitted.pitches().stream()
+                        .filter(p -> !compass.stage().holds(p))
+                        .distinct()
+                        .toList());
+    }
+
+    /** Octaves the first phrase is moved up from concert pitch. */
+    public int firstOctaves() {
+        return octaves
+                + moves.stream()
+                        .filter(m -> m.fromMeasure() == 0)
+                        .mapToInt(Move::octaves)
+                        .findFirst()
+                        .orElse(0);
+    }
+
+    /** From the home octave; 0 unless another holds the whole phrase, or the instrument has no such notes. */
+    private static int octaves(Span span, Compass compass) {
+        if (span.beyond(compass.stage()) == 0) {
+            return 0;
         }
         int best = 0;
-        int least = Integer.MAX_VALUE;
-        for (int distance = 0; distance <= FARTHEST; distance++) {
-            for (int octaves : distance == 0 ? new int[] {0} : new int[] {distance, -distance}) {
-                if (lowest + 12 * octaves < LOWEST_MIDI || highest + 12 * octaves > HIGHEST_MIDI) {
+        int least = span.beyond(compass.full());
+        for (int distance = 1; distance <= FARTHEST; distance++) {
+            for (int octaves : new int[] {-distance, distance}) {
+                Span there = span.moved(12 * octaves);
+                if (!there.isWritable()) {
                     continue;
                 }
-                int beyond = 0;
-                for (int midi : midis) {
-                    beyond += beyond(midi + 12 * octaves, range);
+                if (there.beyond(compass.stage()) == 0) {
+                    return octaves;
                 }
-                if (beyond < least) {
-                    least = beyond;
+                if (there.beyond(compass.full()) < least) {
+                    least = there.beyond(compass.full());
                     best = octaves;
                 }
             }
         }
-        if (least == Integer.MAX_VALUE) {
-            throw new IllegalArgumentException("the line reaches farther than can be written for one instrument");
-        }
-        Part fitted = sounding.writtenFor(transposition, best, spelling);
-        List<Pitch> outside = least == 0
-                ? List.of()
-                : fitted.pitches().stream()
-                        .filter(p -> !range.holds(p))
-                        .distinct()
-                        .toList();
-        return new Fitted(fitted, best, outside);
+        return best;
     }
 
-    /** Of every note, grace notes too. */
-    private static int[] midis(Part part, int moved) {
-        int[] midis = new int[64];
-        int count = 0;
-        for (Measure measure : part.measures()) {
-            for (Note note : measure.notes()) {
-                if (count + note.graces().size() + 1 > midis.length) {
-                    midis = Arrays.copyOf(
-                            midis, 2 * midis.length + note.graces().size());
-                }
-                if (!note.isRest()) {
-                    midis[count++] = note.pitch().orElseThrow().midi() + moved;
-                }
-                for (Pitch grace : note.graces()) {
-                    midis[count++] = grace.midi() + moved;
+    private static Why why(Span span, int octaves, Compass compass) {
+        boolean unplayable = span.beyond(compass.full()) > 0;
+        return octaves < 0
+                ? unplayable ? Why.ABOVE_INSTRUMENT : Why.ABOVE_STAGE
+                : unplayable ? Why.BELOW_INSTRUMENT : Why.BELOW_STAGE;
+    }
+
+    private static int nearestWritable(Span written, int wanted) {
+        for (int distance = 0; distance <= FARTHEST; distance++) {
+            for (int octaves : distance == 0 ? new int[] {wanted} : new int[] {wanted - distance, wanted + distance}) {
+                if (written.isEmpty() || written.moved(12 * octaves).isWritable()) {
+                    return octaves;
                 }
             }
         }
-        return Arrays.copyOf(midis, count);
+        throw new IllegalArgumentException("the line reaches farther than can be written for one instrument");
     }
 
-    private static int beyond(int midi, Range range) {
-        return Math.max(
-                0, Math.max(range.low().midi() - midi, midi - range.high().midi()));
+    private static Part moved(Part part, List<Move> moves, List<List<At>> phrases) {
+        List<List<Note>> notes = new ArrayList<>();
+        part.measures().forEach(m -> notes.add(new ArrayList<>(m.notes())));
+        for (int i = 0; i < phrases.size(); i++) {
+            int octaves = moves.get(i).octaves();
+            for (At at : phrases.get(i)) {
+                List<Note> row = notes.get(at.measure());
+                if (!at.isRest()) {
+                    row.set(at.index(), row.get(at.index()).moved(p -> p.moved(7 * octaves, 12 * octaves)));
+                }
+            }
+        }
+        List<Measure> measures = new ArrayList<>();
+        for (int m = 0; m < notes.size(); m++) {
+            measures.add(part.measures().get(m).withNotes(notes.get(m)));
+        }
+        return new Part(part.key(), part.meter(), part.tempo(), measures, part.order());
+    }
+
+    /** The lowest and highest of some notes, grace notes too, as MIDI numbers; low over high where there are none. */
+    private record Span(int low, int high) {
+
+        static Span of(List<At> notes) {
+            int low = Integer.MAX_VALUE;
+            int high = Integer.MIN_VALUE;
+            for (At at : notes) {
+                if (!at.isRest()) {
+                    int midi = at.note().pitch().orElseThrow().midi();
+                    low = Math.min(low, midi);
+                    high = Math.max(high, midi);
+                }
+                for (Pitch grace : at.note().graces()) {
+                    low = Math.min(low, grace.midi());
+                    high = Math.max(high, grace.midi());
+                }
+            }
+            return new Span(low, high);
+        }
+
+        boolean isEmpty() {
+            return low > high;
+        }
+
+        Span moved(int semitones) {
+            return isEmpty() ? this : new Span(low + semitones, high + semitones);
+        }
+
+        boolean isWritable() {
+            return low >= LOWEST_MIDI && high <= HIGHEST_MIDI;
+        }
+
+        /** Semitones beyond a range, at both ends together. */
+        int beyond(Range range) {
+            return isEmpty()
+                    ? 0
+                    : Math.max(0, range.low().midi() - low)
+                            + Math.max(0, high - range.high().midi());
+        }
     }
 }

@@ -7,12 +7,14 @@ import vividroster.core.hands.Demand.Peak;
 import vividroster.core.hands.Fingers;
 import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.instrument.FingeringChart;
+import vividroster.core.instrument.HomeOctave;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Part;
 import vividroster.core.music.Spelling;
 import vividroster.core.music.Transposition;
 import vividroster.core.reading.Fitted;
+import vividroster.core.reading.Fitted.Compass;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Traps;
 import vividroster.core.reading.Traps.Trap;
@@ -38,12 +40,14 @@ public record Reading(
     /**
      * Who reads.
      *
-     * @param stage written range of what it is asked for
+     * @param home the octave it reads in
+     * @param compass written range of what it is asked for, and of the instrument
      * @param met on its track so far; empty where that is not known
      */
     public record Reader(
             Transposition transposition,
-            Range stage,
+            HomeOctave home,
+            Compass compass,
             FingeringChart chart,
             FourthFinger fourth,
             Spelling spelling,
@@ -51,7 +55,8 @@ public record Reading(
 
     /** @param sounding the line at concert pitch */
     public static Reading of(TimedView sounding, Reader reader) {
-        Fitted fitted = Fitted.of(sounding.part(), reader.transposition(), reader.stage(), reader.spelling());
+        Fitted fitted = Fitted.of(sounding, reader.transposition(), reader.home(), reader.compass(), reader.spelling());
+        Range stage = reader.compass().stage();
         TimedView written = sounding.reading(fitted.part());
         Fingers fingers = Fingers.of(written, reader.chart(), reader.fourth());
         List<Trap> traps = Traps.of(written);
@@ -62,8 +67,8 @@ public record Reading(
                 fingers,
                 traps,
                 news.orElse(List.of()),
-                Demand.of(written, reader.stage(), fingers, traps, news),
-                HotSpots.of(written, reader.stage(), fingers, traps, news.orElse(List.of())));
+                Demand.of(written, stage, fingers, traps, news),
+                HotSpots.of(written, stage, fingers, traps, news.orElse(List.of())));
     }
 
     /** At the beginning. */

@@ -41,11 +41,17 @@ class FingersTest {
     private static final Range WIDE = Range.parse("C1-C7");
     private static final FingeringChart TROMBONE = BrassChart.slide(Pitch.named("Bb1"));
     private static final FingeringChart VIOLIN = new StringChart(
-            List.of(Pitch.named("G3"), Pitch.named("D4"), Pitch.named("A4"), Pitch.named("E5")), Hand.BY_LETTER);
+            List.of(Pitch.named("G3"), Pitch.named("D4"), Pitch.named("A4"), Pitch.named("E5")),
+            Hand.BY_LETTER,
+            List.of(1, 3, 5, 2, 4));
     private static final FingeringChart CELLO = new StringChart(
-            List.of(Pitch.named("C2"), Pitch.named("G2"), Pitch.named("D3"), Pitch.named("A3")), Hand.CELLO);
+            List.of(Pitch.named("C2"), Pitch.named("G2"), Pitch.named("D3"), Pitch.named("A3")),
+            Hand.CELLO,
+            List.of(1, 4, 2, 3));
     private static final FingeringChart BASS = new StringChart(
-            List.of(Pitch.named("E2"), Pitch.named("A2"), Pitch.named("D3"), Pitch.named("G3")), Hand.BASS);
+            List.of(Pitch.named("E2"), Pitch.named("A2"), Pitch.named("D3"), Pitch.named("G3")),
+            Hand.BASS,
+            List.of(1, 0, 3, 2, 4));
 
     private static String labels(Part part, FingeringChart chart, int bpm, FourthFinger fourth) {
         return Fingers.of(TimedView.of(Lines.at(bpm, part)), chart, fourth).taken().stream()

@@ -8,6 +8,7 @@ import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.instrument.FingeringChart;
+import vividroster.core.instrument.HomeOctave;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Beats;
 import vividroster.core.music.Key;
@@ -23,6 +24,7 @@ import vividroster.core.music.Signs.Until;
 import vividroster.core.music.Spelling;
 import vividroster.core.music.Tempo;
 import vividroster.core.music.Transposition;
+import vividroster.core.reading.Fitted.Compass;
 import vividroster.core.rehearsal.Reading;
 import vividroster.core.rehearsal.Reading.Reader;
 
@@ -186,6 +188,13 @@ public final class Lines {
     public static Reading reading(Part part, Range stage, FingeringChart chart, Optional<Vocabulary> met) {
         return Reading.of(
                 TimedView.of(part),
-                new Reader(Transposition.CONCERT, stage, chart, FourthFinger.EARLY, Spelling.FLATS_AT_SIX, met));
+                new Reader(
+                        Transposition.CONCERT,
+                        HomeOctave.AS_WRITTEN,
+                        Compass.of(stage),
+                        chart,
+                        FourthFinger.EARLY,
+                        Spelling.FLATS_AT_SIX,
+                        met));
     }
 }

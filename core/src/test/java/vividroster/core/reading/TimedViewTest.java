@@ -34,7 +34,9 @@ class TimedViewTest {
 
     private static final Range WIDE = Range.parse("C1-C7");
     private static final FingeringChart VIOLIN = new StringChart(
-            List.of(Pitch.named("G3"), Pitch.named("D4"), Pitch.named("A4"), Pitch.named("E5")), Hand.BY_LETTER);
+            List.of(Pitch.named("G3"), Pitch.named("D4"), Pitch.named("A4"), Pitch.named("E5")),
+            Hand.BY_LETTER,
+            List.of(1, 3, 5, 2, 4));
 
     private static List<String> spoken(Part part) {
         TimedView view = TimedView.of(part);

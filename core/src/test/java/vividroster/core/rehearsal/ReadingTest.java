@@ -14,9 +14,7 @@ import vividroster.core.music.Beats;
 import vividroster.core.music.Meter;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
-import vividroster.core.music.Transposition;
 import vividroster.core.reading.Accidentals;
-import vividroster.core.reading.Fitted;
 import vividroster.core.reading.Lines;
 import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.TimedView;
@@ -135,18 +133,6 @@ class ReadingTest {
     }
 
     @Test
-    void aPartIsPutWhereTheInstrumentCanPlayIt() {
-        Part sounding = Lines.notes("B-flat major", "4/4", "Bb3 C4 D4 Eb4 | F4*4");
-        Fitted tuba = Fitted.of(sounding, new Transposition(0, 0), Range.parse("Bb1-G2"));
-        assertThat(tuba.octaves()).isEqualTo(-2);
-        assertThat(tuba.outside()).isEmpty();
-        Fitted trumpet = Fitted.of(sounding, new Transposition(-1, -2), Range.parse("C4-A4"));
-        assertThat(trumpet.part().pitches().getFirst()).isEqualTo(Pitch.named("C4"));
-        Fitted narrow = Fitted.of(sounding, new Transposition(0, 0), Range.parse("Bb3-D4"));
-        assertThat(narrow.outside()).containsExactly(Pitch.named("Eb4"), Pitch.named("F4"));
-    }
-
-    @Test
     void demandIsAProfileWithTheMeasureWhereEachPeaks() {
         Part part = Lines.notes("C major", "4/4", "C4 D4 E4*2 | C4/2 D4/2 E4 C5*2 | F#4 r A4*2");
         List<Demand.Peak> peaks =
@@ -179,30 +165,6 @@ class ReadingTest {
                 "C major", "4/4", "C4 D4 E4 F4 | G4*4 | C4 D4 E4 F4 | C4 D4 E4*2 | C4 D4 E4 F4 | r*4 | r*4");
         assertThat(Echoes.recalled(TimedView.of(part)))
                 .containsExactly(new Echo(2, 0, Likeness.SAME_BUT_SLURS), new Echo(4, 0, Likeness.SAME_BUT_SLURS));
-    }
-
-    @ParameterizedTest
-    @CsvSource({"E-flat major", "B major", "D-flat major", "F-sharp minor"})
-    void inWhateverOctaveItIsReadItSoundsTheSame(String key) {
-        Part part = Lines.notes(key, "4/4", "Bb3 C#4 Eb4 F#4 | Gb5*2 A4 Cb5");
-        for (Transposition transposition : List.of(
-                new Transposition(0, 0),
-                new Transposition(-1, -2),
-                new Transposition(-5, -9),
-                new Transposition(-4, -7))) {
-            for (String low : List.of("C2", "Bb3", "E4")) {
-                Fitted fitted = Fitted.of(
-                        part,
-                        transposition,
-                        new Range(Pitch.named(low), Pitch.named(low).moved(14, 24)));
-                assertThat(fitted.part().pitches())
-                        .extracting(p -> p.midi() + transposition.semitones() - 12 * fitted.octaves())
-                        .isEqualTo(part.pitches().stream().map(Pitch::midi).toList());
-                assertThat(fitted.outside())
-                        .allSatisfy(p -> assertThat(fitted.part().pitches()).contains(p));
-                assertThat(Math.abs(fitted.part().key().fifths())).isLessThan(7);
-            }
-        }
     }
 
     @Test

@@ -65,7 +65,8 @@ class WarmUpTest {
             "G3-B5",
             new StringChart(
                     List.of(Pitch.named("G3"), Pitch.named("D4"), Pitch.named("A4"), Pitch.named("E5")),
-                    StringChart.Hand.BY_LETTER));
+                    StringChart.Hand.BY_LETTER,
+                    List.of(1, 3, 5, 2, 4)));
     private static final Player BASS = player(
             "double-bass",
             Family.STRING,
@@ -74,7 +75,8 @@ class WarmUpTest {
             "E2-D4",
             new StringChart(
                     List.of(Pitch.named("E2"), Pitch.named("A2"), Pitch.named("D3"), Pitch.named("G3")),
-                    StringChart.Hand.BASS));
+                    StringChart.Hand.BASS,
+                    List.of(1, 0, 3, 2, 4)));
 
     private static List<Kind> kinds(Order order, double minutes) {
         return WarmUp.plan(QUIET, order, minutes).stream()

@@ -34,6 +34,9 @@ public final class PartNames {
             Map.entry("third", 3),
             Map.entry("fourth", 4));
 
+    /** Seldom met, and never without its name: what else sounds a fifth lower is a horn. */
+    private static final Set<String> ALWAYS_NAMED = Set.of("english-horn");
+
     private static final Set<String> ASIDE = Set.of("solo", "tutti", "part", "section", "the", "in", "and");
 
     private PartNames() {}
@@ -150,6 +153,7 @@ public final class PartNames {
         }
         List<Instrument> all = catalog.inScoreOrder().stream()
                 .filter(i -> i.pitched() && i.transposition().semitones() == written.semitones())
+                .filter(i -> !ALWAYS_NAMED.contains(i.code()))
                 .toList();
         return all.size() == 1 ? Optional.of(all.getFirst()) : Optional.empty();
     }

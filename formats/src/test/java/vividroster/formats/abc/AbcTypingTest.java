@@ -20,6 +20,7 @@ import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
 import vividroster.core.music.Spelling;
 import vividroster.core.music.Transposition;
+import vividroster.core.reading.Fitted.Compass;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.rehearsal.Echoes;
@@ -102,7 +103,8 @@ class AbcTypingTest {
                 view,
                 new Reader(
                         Transposition.CONCERT,
-                        range,
+                        RangeFile.shipped().get("flute").home(),
+                        Compass.of(range),
                         chart,
                         FourthFinger.EARLY,
                         Spelling.FLATS_AT_SIX,

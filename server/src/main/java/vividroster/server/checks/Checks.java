@@ -18,6 +18,7 @@ import vividroster.core.curriculum.Prerequisites;
 import vividroster.core.curriculum.SchoolQuestion;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Spelling;
 import vividroster.formats.checks.CheckLibraryFile;
 import vividroster.server.checks.CheckQueries.CheckRow;
 import vividroster.server.library.Library;
@@ -30,6 +31,10 @@ public class Checks {
 
     /** Questions that reword no check but decide how lines are read and rehearsed. */
     private static final Set<String> OF_LINES = Set.of(
+            "horn-build",
+            "horn-first-notes",
+            "b-flat-saxophones",
+            "trombone-build",
             "fourth-finger",
             "warm-up",
             "rehearsing",
@@ -72,6 +77,17 @@ public class Checks {
         questions.values().forEach(q -> choices.put(q.key(), q.defaultChoice()));
         choices.putAll(queries.findChoices(programId));
         return choices;
+    }
+
+    /** How keys of six signs are written in a programme. */
+    @Transactional(readOnly = true)
+    public Spelling spelling(UUID programId) {
+        return spelling(choices(programId));
+    }
+
+    /** The same of choices that are known. */
+    public static Spelling spelling(Map<String, String> choices) {
+        return choices.get("six-signs").equals("sharps") ? Spelling.SHARPS_AT_SIX : Spelling.FLATS_AT_SIX;
     }
 
     @Transactional

@@ -20,12 +20,14 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Spelling;
 import vividroster.core.progress.Standing;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Assignment;
 import vividroster.core.season.Carried;
 import vividroster.core.season.MilestoneOrder;
+import vividroster.server.checks.Checks;
 import vividroster.server.hearing.HearingRuns.Queue;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.Progress.Sheet;
@@ -51,6 +53,7 @@ class HearController {
     private final Library library;
     private final Office office;
     private final Orders orders;
+    private final Checks checks;
     private final InstrumentCatalog catalog;
 
     HearController(
@@ -60,6 +63,7 @@ class HearController {
             Library library,
             Office office,
             Orders orders,
+            Checks checks,
             InstrumentCatalog catalog) {
         this.rosters = rosters;
         this.progress = progress;
@@ -67,6 +71,7 @@ class HearController {
         this.library = library;
         this.office = office;
         this.orders = orders;
+        this.checks = checks;
         this.catalog = catalog;
     }
 
@@ -179,6 +184,7 @@ class HearController {
                 .orElse(milestoneId);
         Map<UUID, LineFacts> lines = library.lines(programId, List.of(lineId));
         List<MilestoneOrder> reaching = orders.of(programId, List.of(milestoneId));
+        Spelling spelling = checks.spelling(programId);
         return new RunView(
                 MilestoneView.of(milestone, lines, tests, library.books(programId)),
                 (int) runs.perStudent(programId, milestone).toSeconds(),
@@ -194,6 +200,7 @@ class HearController {
                                 queue.lastHeardOn().get(row.student().id()),
                                 today,
                                 lines.get(lineId),
+                                spelling,
                                 carried(programId, reaching, row.seat()),
                                 classNames))
                         .toList());
@@ -220,6 +227,7 @@ class HearController {
             LocalDate lastHeardOn,
             LocalDate today,
             LineFacts line,
+            Spelling spelling,
             CarriedView carried,
             Map<UUID, String> classNames) {
         Instrument instrument = catalog.withCode(row.seat().instrument());
@@ -233,7 +241,7 @@ class HearController {
                 row.otherClasses().stream().map(classNames::get).sorted().toList(),
                 line == null || !instrument.pitched()
                         ? null
-                        : instrument.writtenKey(line.concertKey()).name(),
+                        : instrument.writtenKey(line.concertKey(), spelling).name(),
                 lastHeardOn == null ? null : (int) ChronoUnit.DAYS.between(lastHeardOn, today),
                 carried,
                 StandingView.of(standing));

@@ -18,12 +18,21 @@ class Contexts {
         this.tracks = tracks;
     }
 
-    /** @param classId null where no class is asked for; then nothing is said of what is new */
-    Context of(UUID programId, UUID classId, UUID lineId, Stage stage) {
+    /**
+     * @param classId null where no class is asked for; then nothing is said of what is new
+     * @param asked null for the stage of the class
+     */
+    Context of(UUID programId, UUID classId, UUID lineId, Stage asked) {
         Conventions conventions = chosen.of(programId);
+        Stage stage = asked == null ? tracks.stage(programId, classId) : asked;
         return new Context(
                 stage,
                 conventions,
                 classId == null ? ClassTrack.UNKNOWN : tracks.of(programId, classId, lineId, stage, conventions));
+    }
+
+    /** @param classId null where no class is asked for */
+    Stage stage(UUID programId, UUID classId) {
+        return tracks.stage(programId, classId);
     }
 }

@@ -1,6 +1,7 @@
 package vividroster.server.lines;
 
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import vividroster.core.hands.Fingers.FourthFinger;
@@ -27,12 +28,42 @@ record Conventions(
         Numbering numbering,
         int countInMeasures,
         Habit habit,
-        Grouping grouping) {
+        Grouping grouping,
+        Builds builds) {
+
+    /**
+     * How the programme's instruments are built and where they begin.
+     *
+     * @param byInstrument choice among the charts of an instrument
+     * @param lowHorn whether horns begin on their own low line
+     * @param highSaxophones whether those in B-flat begin an octave higher
+     */
+    record Builds(Map<String, String> byInstrument, boolean lowHorn, boolean highSaxophones) {
+
+        private static final Set<String> B_FLAT_SAXOPHONES = Set.of("tenor-saxophone", "soprano-saxophone");
+
+        private static Builds of(Map<String, String> chosen) {
+            return new Builds(
+                    Map.of("horn", chosen.get("horn-build"), "trombone", chosen.get("trombone-build")),
+                    chosen.get("horn-first-notes").equals("low"),
+                    chosen.get("b-flat-saxophones").equals("high"));
+        }
+
+        /** The choice for an instrument; one that no chart is for where there is nothing to choose. */
+        String of(String instrument) {
+            return byInstrument.getOrDefault(instrument, "");
+        }
+
+        /** From the home octave. */
+        int octavesUp(String instrument) {
+            return highSaxophones && B_FLAT_SAXOPHONES.contains(instrument) ? 1 : 0;
+        }
+    }
 
     private static Conventions of(Map<String, String> chosen) {
         return new Conventions(
                 chosen.get("fourth-finger").equals("later") ? FourthFinger.LATER : FourthFinger.EARLY,
-                chosen.get("six-signs").equals("sharps") ? Spelling.SHARPS_AT_SIX : Spelling.FLATS_AT_SIX,
+                Checks.spelling(chosen),
                 new TimedView.Options(
                         new Roadmap.Options(chosen.get("repeats-after-jump").equals("taken")),
                         new Bpm(Double.parseDouble(chosen.get("tempo-without-mark"))),
@@ -45,13 +76,14 @@ record Conventions(
                     case "straight-through" -> Habit.STRAIGHT_THROUGH;
                     default -> Habit.SPOTS_FIRST;
                 },
-                chosen.get("note-groups").equals("consecutive") ? Grouping.CONSECUTIVE : Grouping.OVERLAPPING);
+                chosen.get("note-groups").equals("consecutive") ? Grouping.CONSECUTIVE : Grouping.OVERLAPPING,
+                Builds.of(chosen));
     }
 
     /** The same, another timing asked for. */
     Conventions timed(TimedView.Options other, double otherFermataPlayed) {
         return new Conventions(
-                fourth, spelling, other, otherFermataPlayed, numbering, countInMeasures, habit, grouping);
+                fourth, spelling, other, otherFermataPlayed, numbering, countInMeasures, habit, grouping, builds);
     }
 
     /** Finds them. */

@@ -63,7 +63,10 @@ final class DemandWording {
             case Valves valves -> valves.label();
             case Keys keys when keys.label().equals("open") -> "open";
             case Keys keys -> "fingers " + keys.label();
-            case Slide slide -> "position " + slide.position();
+            case Slide slide ->
+                (slide.isRaised() ? "raised position " : "position ")
+                        + slide.position()
+                        + (slide.attachment() ? " with the attachment" : "");
             case OnString on when on.isOpen() -> "open " + on.string();
             case OnString on ->
                 on.label() + " on " + on.string()

@@ -143,7 +143,7 @@ class LineController {
             @PathVariable UUID lineId,
             @RequestParam(required = false) String instrument,
             @RequestParam(required = false) UUID classId,
-            @RequestParam(defaultValue = "FIRST_YEAR") Stage stage) {
+            @RequestParam(required = false) Stage stage) {
         Score score = kept(person, lineId);
         Context context = contexts.of(person.programId(), classId, lineId, stage);
         return new LineNotesView(
@@ -199,12 +199,10 @@ class LineController {
     ResponseEntity<byte[]> musicXml(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
-            @RequestParam(required = false) String instrument) {
+            @RequestParam(required = false) String instrument,
+            @RequestParam(required = false) UUID classId) {
         String xml = readings.musicXml(
-                kept(person, lineId),
-                instrument,
-                contexts.of(person.programId(), null, lineId, Stage.FIRST_YEAR),
-                Purpose.FILE);
+                kept(person, lineId), instrument, contexts.of(person.programId(), classId, lineId, null), Purpose.FILE);
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
@@ -226,10 +224,16 @@ class LineController {
             @RequestParam(required = false) Ladder.Habit habit,
             @RequestParam(required = false) UUID classId,
             @RequestParam(defaultValue = "8") double minutes,
-            @RequestParam(defaultValue = "FIRST_YEAR") Stage stage) {
+            @RequestParam(required = false) Stage stage) {
         Context context = contexts.of(person.programId(), classId, lineId, stage);
         return ladders.propose(
-                kept(person, lineId), instrument, stage, context.conventions(), context.track(), habit, minutes);
+                kept(person, lineId),
+                instrument,
+                context.stage(),
+                context.conventions(),
+                context.track(),
+                habit,
+                minutes);
     }
 
     @GetMapping("/{lineId}/ladders/{instrument}")
@@ -237,9 +241,17 @@ class LineController {
             operationId = "keptLadder",
             summary = "The ladder a director kept for an instrument; not found where none is")
     LadderView keptLadder(
-            @AuthenticationPrincipal SignedIn person, @PathVariable UUID lineId, @PathVariable String instrument) {
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID lineId,
+            @PathVariable String instrument,
+            @RequestParam(required = false) UUID classId) {
         Score score = kept(person, lineId);
-        return ladders.kept(person.programId(), lineId, score, instrument, context(person, lineId))
+        return ladders.kept(
+                        person.programId(),
+                        lineId,
+                        score,
+                        instrument,
+                        contexts.of(person.programId(), classId, lineId, null))
                 .orElseThrow(() -> Problem.notFound("No ladder is kept for this instrument."));
     }
 
@@ -252,10 +264,17 @@ class LineController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
             @PathVariable String instrument,
+            @RequestParam(required = false) UUID classId,
             @RequestBody LadderDraft draft) {
         Score score = kept(person, lineId);
         return ladders.keep(
-                person.programId(), person.accountId(), lineId, score, instrument, context(person, lineId), draft);
+                person.programId(),
+                person.accountId(),
+                lineId,
+                score,
+                instrument,
+                contexts.of(person.programId(), classId, lineId, null),
+                draft);
     }
 
     @DeleteMapping("/{lineId}/ladders/{instrument}")
@@ -283,7 +302,7 @@ class LineController {
     }
 
     private Context context(SignedIn person, UUID lineId) {
-        return contexts.of(person.programId(), null, lineId, Stage.FIRST_YEAR);
+        return contexts.of(person.programId(), null, lineId, null);
     }
 
     private Score kept(SignedIn person, UUID lineId) {

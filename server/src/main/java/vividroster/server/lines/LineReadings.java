@@ -95,9 +95,8 @@ class LineReadings {
 
     /** @param code of the instrument whose part is played; null for everybody's */
     AnalysisView analysis(Score score, String code, Context context) {
-        Part part = code == null
-                ? score.sounding()
-                : score.partOf(readers.withCode(code).code());
+        Instrument chosen = code == null ? null : readers.withCode(code);
+        Part part = chosen == null ? score.sounding() : readers.part(score, chosen, context.conventions());
         Conventions conventions = context.conventions();
         TimedView view = TimedView.of(part, conventions.timing());
         String fault = view.fault()
@@ -114,7 +113,9 @@ class LineReadings {
                     instrument,
                     readers.read(
                             views.computeIfAbsent(
-                                    score.partOf(instrument.code()), p -> TimedView.of(p, conventions.timing())),
+                                    readers.part(score, instrument, conventions),
+                                    p -> TimedView.of(p, conventions.timing())),
+                            score,
                             instrument,
                             context.stage(),
                             conventions,
@@ -136,15 +137,7 @@ class LineReadings {
                 rounded(counted),
                 rounded(counted + countIn),
                 view.roadmap().map(way -> Numbering.played(part, way)).orElse(0),
-                timeline.notes().stream()
-                        .map(s -> new SoundingView(
-                                s.pitch().midi(),
-                                s.onset().value(),
-                                s.length().value(),
-                                s.seconds(),
-                                s.lasts(),
-                                s.measure()))
-                        .toList(),
+                sounding(timeline, chosen, readings.get(chosen), conventions),
                 Echoes.within(view).stream()
                         .map(e -> new EchoView(
                                 e.likeness(),
@@ -225,6 +218,31 @@ class LineReadings {
                 .toList();
     }
 
+    private static int writtenAbove(Instrument instrument, Reading reading) {
+        return 12 * reading.fitted().octaves() - instrument.transposition().semitones();
+    }
+
+    /**
+     * What sounds when, at concert pitch; the phrases that the section reads in another octave are in that one.
+     *
+     * @param chosen section whose part it is; null for everybody's
+     */
+    private static List<SoundingView> sounding(
+            Timeline timeline, Instrument chosen, Reading reading, Conventions conventions) {
+        boolean moved = reading != null && !reading.fitted().moves().isEmpty();
+        int above = moved ? writtenAbove(chosen, reading) : 0;
+        Timeline heard = moved ? reading.view().timeline(conventions.fermataPlayed()) : timeline;
+        return heard.notes().stream()
+                .map(s -> new SoundingView(
+                        s.pitch().midi() - above,
+                        s.onset().value(),
+                        s.length().value(),
+                        s.seconds(),
+                        s.lasts(),
+                        s.measure()))
+                .toList();
+    }
+
     private SectionReadingView section(Instrument instrument, Reading reading, Context context) {
         Part written = reading.written();
         Conventions conventions = context.conventions();
@@ -234,7 +252,8 @@ class LineReadings {
                 written.key().name(),
                 reading.fitted().octaves(),
                 12 * reading.fitted().octaves(),
-                12 * reading.fitted().octaves() - instrument.transposition().semitones(),
+                writtenAbove(instrument, reading),
+                OctaveWording.moved(reading.fitted(), conventions.numbering()),
                 reading.fitted().outside().stream().map(p -> p.name()).toList(),
                 Entry.of(reading.view(), conventions.countInMeasures())
                         .map(entry -> entry(entry, reading, conventions))

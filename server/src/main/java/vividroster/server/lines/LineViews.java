@@ -92,7 +92,16 @@ final class LineViews {
     record RemarkView(String instrument, String trouble, String tip) {}
 
     /**
-     * @param octaves the line was moved to fit
+     * What is read in another octave than the instrument's home.
+     *
+     * @param from number of the first measure of it, to of the last
+     * @param octaves from the home octave; of a whole line from where the page has it
+     * @param sentence where and why
+     */
+    record MovedView(int from, int to, int octaves, String sentence) {}
+
+    /**
+     * @param octaves of the home octave from concert pitch; phrases elsewhere stand in {@code moved}
      * @param soundsAbove semitones from the line at concert pitch to where the section sounds
      * @param writtenAbove semitones from the line at concert pitch to what is written here
      * @param trackKnown whether it is known what the section has met; only then something can be new
@@ -104,6 +113,7 @@ final class LineViews {
             int octaves,
             int soundsAbove,
             int writtenAbove,
+            List<MovedView> moved,
             List<String> outside,
             @Absent ComingInView entry,
             boolean trackKnown,

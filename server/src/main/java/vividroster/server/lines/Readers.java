@@ -5,17 +5,22 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import vividroster.core.instrument.FingeringChart;
+import vividroster.core.instrument.HomeOctave;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Range;
 import vividroster.core.instrument.Ranges;
+import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Fitted;
+import vividroster.core.reading.Fitted.Compass;
+import vividroster.core.reading.OwnVoice;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.rehearsal.Reading;
 import vividroster.core.rehearsal.Reading.Reader;
 import vividroster.formats.catalog.FingeringFile;
+import vividroster.formats.catalog.FingeringFile.Charts;
 import vividroster.formats.catalog.RangeFile;
 import vividroster.server.platform.Problem;
 
@@ -25,7 +30,7 @@ class Readers {
 
     private final InstrumentCatalog catalog;
     private final Map<String, Ranges> ranges = RangeFile.shipped();
-    private final Map<String, FingeringChart> charts = FingeringFile.shipped();
+    private final Map<String, Charts> charts = FingeringFile.charts();
 
     Readers(InstrumentCatalog catalog) {
         this.catalog = catalog;
@@ -50,8 +55,10 @@ class Readers {
         return catalog.withCode(code);
     }
 
-    FingeringChart chart(Instrument instrument) {
-        return charts.get(instrument.code());
+    /** As the programme's instruments are built. */
+    FingeringChart chart(Instrument instrument, Conventions conventions) {
+        Charts all = charts.get(instrument.code());
+        return all.byChoice().getOrDefault(conventions.builds().of(instrument.code()), all.usual());
     }
 
     Range range(Instrument instrument, Stage stage) {
@@ -63,31 +70,52 @@ class Readers {
         };
     }
 
+    /** What an instrument plays: its own voice, or everybody's. */
+    Part part(Score score, Instrument instrument, Conventions conventions) {
+        return OwnVoice.read(score, instrument.code(), conventions.builds().lowHorn());
+    }
+
+    /** A voice written for the instrument stands where it belongs. */
+    private HomeOctave home(Score score, Part part, Instrument instrument, Conventions conventions) {
+        boolean own = OwnVoice.has(score, instrument.code()) && part == score.partOf(instrument.code());
+        return own
+                ? HomeOctave.AS_WRITTEN
+                : ranges.get(instrument.code()).home().up(conventions.builds().octavesUp(instrument.code()));
+    }
+
     Fitted fitted(Score score, Instrument instrument, Stage stage, Conventions conventions) {
+        Part part = part(score, instrument, conventions);
         return Fitted.of(
-                score.partOf(instrument.code()),
+                TimedView.of(part, conventions.timing()),
                 instrument.transposition(),
-                range(instrument, stage),
+                home(score, part, instrument, conventions),
+                compass(instrument, stage),
                 conventions.spelling());
+    }
+
+    private Compass compass(Instrument instrument, Stage stage) {
+        return new Compass(range(instrument, stage), range(instrument, Stage.FULL));
     }
 
     /** @param met what the section has met so far; empty where that is not known */
     Reading read(Score score, Instrument instrument, Stage stage, Conventions conventions, Optional<Vocabulary> met) {
-        return read(
-                TimedView.of(score.partOf(instrument.code()), conventions.timing()),
-                instrument,
-                stage,
-                conventions,
-                met);
+        Part part = part(score, instrument, conventions);
+        return read(TimedView.of(part, conventions.timing()), score, instrument, stage, conventions, met);
     }
 
-    /** The same of a part whose time was told before. @param sounding at concert pitch */
+    /** The same of a part whose time was told before. @param sounding {@link #part} at concert pitch */
     Reading read(
-            TimedView sounding, Instrument instrument, Stage stage, Conventions conventions, Optional<Vocabulary> met) {
+            TimedView sounding,
+            Score score,
+            Instrument instrument,
+            Stage stage,
+            Conventions conventions,
+            Optional<Vocabulary> met) {
         Reader reader = new Reader(
                 instrument.transposition(),
-                range(instrument, stage),
-                chart(instrument),
+                home(score, sounding.part(), instrument, conventions),
+                compass(instrument, stage),
+                chart(instrument, conventions),
                 conventions.fourth(),
                 conventions.spelling(),
                 met);

@@ -29,9 +29,11 @@ import vividroster.core.season.Track.Met;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineDetails;
 import vividroster.server.library.LineFacts;
+import vividroster.server.lines.Conventions.Builds;
 import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.office.Office;
+import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.season.Orders;
 
@@ -41,7 +43,7 @@ class Tracks {
 
     private static final int REMEMBERED = 4_000;
 
-    private record Page(Source source, String instrument, Stage stage, Spelling spelling) {}
+    private record Page(Source source, String instrument, Stage stage, Spelling spelling, Builds builds) {}
 
     private final Orders orders;
     private final Rosters rosters;
@@ -91,6 +93,18 @@ class Tracks {
             }
         }
         return new ClassTrack(instruments, met);
+    }
+
+    /**
+     * Beginners' classes stay in the first weeks' notes; an ensemble has the first year's.
+     *
+     * @param classId null where no class is asked for; then it is the first year's
+     */
+    @Transactional(readOnly = true)
+    Stage stage(UUID programId, UUID classId) {
+        return classId == null || rosters.schoolClass(programId, classId).shape() == ClassShape.FULL_ENSEMBLE
+                ? Stage.FIRST_YEAR
+                : Stage.BEGINNER;
     }
 
     /** Codes of the instruments a class has today. */
@@ -152,11 +166,12 @@ class Tracks {
     }
 
     private Vocabulary page(Source source, Instrument instrument, Stage stage, Conventions conventions) {
-        return pages.get(new Page(source, instrument.code(), stage, conventions.spelling()), page -> {
-            return notations
-                    .readable(source)
-                    .map(score -> readers.vocabulary(score, instrument, stage, conventions))
-                    .orElse(Vocabulary.NOTHING);
-        });
+        return pages.get(
+                new Page(source, instrument.code(), stage, conventions.spelling(), conventions.builds()), page -> {
+                    return notations
+                            .readable(source)
+                            .map(score -> readers.vocabulary(score, instrument, stage, conventions))
+                            .orElse(Vocabulary.NOTHING);
+                });
     }
 }

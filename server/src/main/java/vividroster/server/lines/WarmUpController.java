@@ -131,7 +131,7 @@ class WarmUpController {
             @RequestParam(defaultValue = "B-flat major") String key,
             @RequestParam(required = false) String instrument,
             @RequestParam(required = false) Stage stage) {
-        Stage asked = stage == null ? warmUps.stage(person.programId(), classId) : stage;
+        Stage asked = stage == null ? contexts.stage(person.programId(), classId) : stage;
         Score score = warmUps.written(
                 person.programId(),
                 classId,

@@ -31,7 +31,6 @@ import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.lines.Tracks.ClassTrack;
 import vividroster.server.platform.Problem;
-import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.season.Orders;
 
@@ -119,20 +118,13 @@ class WarmUps {
         }
         boolean oneSyllable = "one-syllable".equals(checks.choices(programId).get("articulation-words"));
         WarmUp.Week week = week(programId, classId, monday, instruments);
+        Conventions conventions = chosen.of(programId);
         return WarmUpMusic.of(
                 new WarmUpMusic.Wish(part.kind(), part.key(), part.minutes(), week.newNotes(), oneSyllable),
                 instruments.stream()
-                        .map(i -> new WarmUpMusic.Player(i, readers.range(i, stage), readers.chart(i)))
+                        .map(i -> new WarmUpMusic.Player(i, readers.range(i, stage), readers.chart(i, conventions)))
                         .toList(),
                 title);
-    }
-
-    /** Beginners' classes stay in the first weeks' notes; an ensemble has the first year's. */
-    @Transactional(readOnly = true)
-    Stage stage(UUID programId, UUID classId) {
-        return rosters.schoolClass(programId, classId).shape() == ClassShape.FULL_ENSEMBLE
-                ? Stage.FIRST_YEAR
-                : Stage.BEGINNER;
     }
 
     private List<Instrument> instruments(UUID programId, UUID classId) {
@@ -143,6 +135,7 @@ class WarmUps {
     /** What the lines ordered for a week ask of the sections there are. */
     private WarmUp.Week week(UUID programId, UUID classId, LocalDate monday, List<Instrument> instruments) {
         Conventions conventions = chosen.of(programId);
+        Stage stage = tracks.stage(programId, classId);
         Set<UUID> lines = orders.reaching(programId, List.of(classId)).stream()
                 .filter(o ->
                         !o.setOn().isAfter(monday.plusDays(DAYS)) && !o.dueOn().isBefore(monday))
@@ -159,10 +152,9 @@ class WarmUps {
                 continue;
             }
             keys.merge(score.sounding().key(), 1, Integer::sum);
-            ClassTrack track = tracks.of(programId, classId, line, Stage.FIRST_YEAR, conventions);
+            ClassTrack track = tracks.of(programId, classId, line, stage, conventions);
             for (Instrument instrument : instruments) {
-                Reading reading =
-                        readers.read(score, instrument, Stage.FIRST_YEAR, conventions, track.of(instrument.code()));
+                Reading reading = readers.read(score, instrument, stage, conventions, track.of(instrument.code()));
                 reading.news().stream()
                         .filter(first -> first.thing() instanceof Vocabulary.NewNote)
                         .map(first -> first.pitch().soundingOn(instrument.transposition()))

@@ -20,11 +20,13 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Spelling;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.SchoolYear;
+import vividroster.server.checks.Checks;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.office.Office;
@@ -42,13 +44,16 @@ class OrderSheetController {
     private final Office office;
     private final Rosters rosters;
     private final Library library;
+    private final Checks checks;
     private final InstrumentCatalog catalog;
 
-    OrderSheetController(Orders orders, Office office, Rosters rosters, Library library, InstrumentCatalog catalog) {
+    OrderSheetController(
+            Orders orders, Office office, Rosters rosters, Library library, Checks checks, InstrumentCatalog catalog) {
         this.orders = orders;
         this.office = office;
         this.rosters = rosters;
         this.library = library;
+        this.checks = checks;
         this.catalog = catalog;
     }
 
@@ -98,13 +103,14 @@ class OrderSheetController {
                                 catalog.withCode(seat.instrument()).scoreRank(), rank -> new TreeMap<>())
                         .computeIfAbsent(seat.division(), d -> new java.util.ArrayList<>())
                         .add(seat));
+        Spelling spelling = checks.spelling(programId);
         return new SheetView(
                 schoolClass.name(),
                 week.monday(),
                 week.friday(),
                 parts.values().stream()
                         .flatMap(byDivision -> byDivision.values().stream())
-                        .map(seats -> part(seats, inWeek, milestones, lines))
+                        .map(seats -> part(seats, inWeek, milestones, lines, spelling))
                         .toList());
     }
 
@@ -112,7 +118,8 @@ class OrderSheetController {
             List<Seat> seats,
             List<MilestoneOrder> inWeek,
             Map<UUID, Milestone> milestones,
-            Map<UUID, LineFacts> lines) {
+            Map<UUID, LineFacts> lines,
+            Spelling spelling) {
         Seat seat = seats.getFirst();
         Instrument instrument = catalog.withCode(seat.instrument());
         Map<UUID, SheetItemView> items = new LinkedHashMap<>();
@@ -121,13 +128,18 @@ class OrderSheetController {
                         milestones.get(order.milestoneId()).isFor(instrument.code()) && order.reaches(seat, catalog))
                 .forEach(order -> items.putIfAbsent(
                         order.milestoneId(),
-                        item(order, milestones.get(order.milestoneId()), seat, instrument, lines)));
+                        item(order, milestones.get(order.milestoneId()), seat, instrument, lines, spelling)));
         return new SheetPartView(
                 instrument.code(), instrument.plural(), seat.division(), seats.size(), List.copyOf(items.values()));
     }
 
     private SheetItemView item(
-            MilestoneOrder order, Milestone milestone, Seat seat, Instrument instrument, Map<UUID, LineFacts> lines) {
+            MilestoneOrder order,
+            Milestone milestone,
+            Seat seat,
+            Instrument instrument,
+            Map<UUID, LineFacts> lines,
+            Spelling spelling) {
         Optional<Carried> carried = Carried.closest(order.carried(), seat, catalog);
         Optional<LineFacts> line = carried.flatMap(Carried::lineId)
                 .map(lines::get)
@@ -138,7 +150,8 @@ class OrderSheetController {
                 order.dueOn(),
                 line.map(l -> "page " + l.page() + ", line " + l.number()).orElse(null),
                 line.filter(l -> instrument.pitched())
-                        .map(l -> instrument.writtenKey(l.concertKey()).name())
+                        .map(l ->
+                                instrument.writtenKey(l.concertKey(), spelling).name())
                         .orElse(null),
                 carried.map(Carried::place).filter(t -> !t.isEmpty()).orElse(null),
                 carried.map(Carried::pattern).filter(t -> !t.isEmpty()).orElse(null),
