@@ -105,8 +105,8 @@ class BooksTest {
                 .path("news")
                 .toString();
         assertThat(flute)
-                .contains("B-flat 4")
-                .doesNotContain("\"G 4")
+                .contains("B-flat 5")
+                .doesNotContain("\"G 5")
                 .doesNotContain("dotted half")
                 .contains("quarter");
     }
