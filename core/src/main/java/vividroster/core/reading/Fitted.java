@@ -38,7 +38,7 @@ public record Fitted(Part part, int octaves, int register, List<Move> moves, Lis
     }
 
     /**
-     * A phrase that is not read in the home octave.
+     * A phrase that is not read in the home octave, or several one after another.
      *
      * @param fromMeasure index of the measure it begins in; toMeasure of the one it ends in
      * @param octaves from the home octave, never 0
@@ -67,23 +67,21 @@ public record Fitted(Part part, int octaves, int register, List<Move> moves, Lis
         if (whole.moved(down + 12 * base).beyond(compass.stage()) == 0) {
             return new Fitted(part, base, register, List.of(), List.of());
         }
-        List<Move> moves = new ArrayList<>();
-        List<List<At>> moved = new ArrayList<>();
-        for (List<At> phrase : Phrases.of(sounding)) {
-            Span span = Span.of(phrase).moved(down + 12 * base);
+        List<Shifted> shifted = new ArrayList<>();
+        List<List<At>> phrases = Phrases.of(sounding);
+        for (int p = 0; p < phrases.size(); p++) {
+            Span span = Span.of(phrases.get(p)).moved(down + 12 * base);
             int octaves = span.isEmpty() ? 0 : octaves(span, compass);
             if (octaves != 0) {
-                moves.add(new Move(
-                        phrase.getFirst().measure(), phrase.getLast().measure(), octaves, why(span, octaves, compass)));
-                moved.add(phrase);
+                shifted.add(new Shifted(p, phrases.get(p), octaves, why(span, octaves, compass)));
             }
         }
-        Part fitted = moved.isEmpty() ? part : moved(part, moves, moved);
+        Part fitted = shifted.isEmpty() ? part : moved(part, shifted);
         return new Fitted(
                 fitted,
                 base,
                 register,
-                List.copyOf(moves),
+                moves(shifted),
                 fitted.pitches().stream()
                         .filter(p -> !compass.stage().holds(p))
                         .distinct()
@@ -143,15 +141,35 @@ public record Fitted(Part part, int octaves, int register, List<Move> moves, Lis
         throw new IllegalArgumentException("the line reaches farther than can be written for one instrument");
     }
 
-    private static Part moved(Part part, List<Move> moves, List<List<At>> phrases) {
+    /** One phrase of the line, by its place among them. */
+    private record Shifted(int place, List<At> phrase, int octaves, Why why) {}
+
+    /** Neighbours that go together are one move. */
+    private static List<Move> moves(List<Shifted> shifted) {
+        List<Move> moves = new ArrayList<>();
+        Shifted before = null;
+        for (Shifted one : shifted) {
+            boolean goesOn = before != null
+                    && one.place() == before.place() + 1
+                    && one.octaves() == before.octaves()
+                    && one.why() == before.why();
+            int from = goesOn
+                    ? moves.removeLast().fromMeasure()
+                    : one.phrase().getFirst().measure();
+            moves.add(new Move(from, one.phrase().getLast().measure(), one.octaves(), one.why()));
+            before = one;
+        }
+        return List.copyOf(moves);
+    }
+
+    private static Part moved(Part part, List<Shifted> shifted) {
         List<List<Note>> notes = new ArrayList<>();
         part.measures().forEach(m -> notes.add(new ArrayList<>(m.notes())));
-        for (int i = 0; i < phrases.size(); i++) {
-            int octaves = moves.get(i).octaves();
-            for (At at : phrases.get(i)) {
+        for (Shifted one : shifted) {
+            for (At at : one.phrase()) {
                 List<Note> row = notes.get(at.measure());
                 if (!at.isRest()) {
-                    row.set(at.index(), row.get(at.index()).moved(p -> p.moved(7 * octaves, 12 * octaves)));
+                    row.set(at.index(), row.get(at.index()).moved(p -> p.moved(7 * one.octaves(), 12 * one.octaves())));
                 }
             }
         }

@@ -20,8 +20,11 @@ public final class Phrases {
     private static final double REST_IN_PULSES = 1;
     /** Times the usual note of the line. Ours, to be tuned. */
     private static final int LONG = 2;
-    /** Attacks a phrase has at least before a long note may end it. Ours, to be tuned. */
+    /** A long note ends a phrase that has these at least: attacks, full measures, beats. Ours, to be tuned. */
     private static final int FEWEST_ATTACKS = 3;
+
+    private static final int FEWEST_MEASURES = 2;
+    private static final int FEWEST_BEATS = 6;
 
     private Phrases() {}
 
@@ -32,21 +35,33 @@ public final class Phrases {
         List<List<At>> phrases = new ArrayList<>();
         int from = 0;
         int attacks = 0;
+        double beats = 0;
         for (int i = 0; i < all.size(); i++) {
             At here = all.get(i);
             attacks += here.isAttack() ? 1 : 0;
+            beats += here.note().length().value();
             boolean last = i == all.size() - 1;
-            if (last || ends(view, here, all.get(i + 1), attacks, usual)) {
+            if (last || ends(view, here, all.get(i + 1), new Sofar(attacks, beats), usual)) {
                 phrases.add(all.subList(from, i + 1));
                 from = i + 1;
                 attacks = 0;
+                beats = 0;
             }
         }
         return phrases;
     }
 
-    private static boolean ends(TimedView view, At here, At next, int attacks, double usual) {
-        if (next.tiedIn() || next.slurredIn() || attacks == 0) {
+    /** What a phrase has had, this note included. */
+    private record Sofar(int attacks, double beats) {
+
+        boolean isWhole(Bar bar) {
+            double full = bar.full().value();
+            return attacks >= FEWEST_ATTACKS && beats >= FEWEST_BEATS && beats >= FEWEST_MEASURES * full;
+        }
+    }
+
+    private static boolean ends(TimedView view, At here, At next, Sofar sofar, double usual) {
+        if (next.tiedIn() || next.slurredIn() || sofar.attacks() == 0) {
             return false;
         }
         if (here.note().marks().contains(Note.Mark.BREATH) || strainEnds(view, here, next)) {
@@ -63,7 +78,7 @@ public final class Phrases {
                                             .value();
         }
         return !next.isRest()
-                && attacks >= FEWEST_ATTACKS
+                && sofar.isWhole(view.bars().get(here.measure()))
                 && soundingFor(view, here) >= LONG * usual
                 && endsMeasure(view, here);
     }

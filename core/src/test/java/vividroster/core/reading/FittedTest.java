@@ -106,6 +106,13 @@ class FittedTest {
     }
 
     @Test
+    void neighboursThatGoTogetherAreOneMove() {
+        Fitted fitted = trumpet("C5 D5 Eb5 r | C5 D5 C5 r | Bb3 C4 D4 r | C5 D5 Eb5 r");
+        assertThat(fitted.moves())
+                .containsExactly(new Move(0, 1, -1, Why.ABOVE_STAGE), new Move(3, 3, -1, Why.ABOVE_STAGE));
+    }
+
+    @Test
     void aPhraseThatFitsNowhereStaysAtHomeAndIsNamed() {
         Fitted fitted = trumpet("Bb3 D4 F4 Bb4 | D5*4");
         assertThat(names(fitted)).isEqualTo("C4 E4 G4 C5 | E5");

@@ -26,6 +26,7 @@ class PhrasesTest {
                 "a short rest does not; C4 D4/2 r/2 E4 F4 | G4 A4 B4 C5; 9",
                 "rests go with what is before; C4 D4 r*2 | r*4 | C4 D4 E4 F4; 4 4",
                 "a long note at a bar line does; C4 D4 E4 F4 | G4*4 | C4 D4 E4 F4 | C4*4; 5 5",
+                "but not after one measure; C4 D4 E4*2 | C4 D4 E4 F4 | G4*4 | C4 D4 E4 F4 | C4*4; 8 5",
                 "inside a measure it does not; C4*2 D4 E4 | F4 G4 A4 B4 | C5 B4 A4 G4; 11",
                 "with two attacks it does not; C4*2 D4*2 | E4 F4 G4 A4 | B4 C5 D5 E5; 10",
                 "a tie is not cut; C4 D4 E4*2~ | E4*4 | C4 D4 E4 F4; 4 4",

@@ -31,10 +31,17 @@ final class OctaveWording {
                     from,
                     to,
                     move.octaves(),
-                    (from == to ? "Measure " + from + " is" : "Measures " + from + " to " + to + " are") + " read "
-                            + far(move.octaves()) + ": " + why(move.why()) + "."));
+                    where(move, part, from, to) + " read " + far(move.octaves()) + ": " + why(move.why()) + "."));
         }
         return moved;
+    }
+
+    private static String where(Move move, Part part, int from, int to) {
+        boolean all =
+                move.fromMeasure() == 0 && move.toMeasure() == part.measures().size() - 1;
+        return all
+                ? "The whole line is"
+                : from == to ? "Measure " + from + " is" : "Measures " + from + " to " + to + " are";
     }
 
     private static String far(int octaves) {
@@ -44,10 +51,10 @@ final class OctaveWording {
 
     private static String why(Fitted.Why why) {
         return switch (why) {
-            case ABOVE_STAGE -> "in the usual octave they go above what this stage is asked for";
-            case BELOW_STAGE -> "in the usual octave they go below what this stage is asked for";
-            case ABOVE_INSTRUMENT -> "in the usual octave they go above the instrument";
-            case BELOW_INSTRUMENT -> "in the usual octave they go below the instrument";
+            case ABOVE_STAGE -> "in the usual octave it goes above what this stage is asked for";
+            case BELOW_STAGE -> "in the usual octave it goes below what this stage is asked for";
+            case ABOVE_INSTRUMENT -> "in the usual octave it goes above the instrument";
+            case BELOW_INSTRUMENT -> "in the usual octave it goes below the instrument";
         };
     }
 }
