@@ -32,6 +32,9 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
             <Count counted={reading.entry.counted} entersOn={reading.entry.entersOn} />
           </p>
         )}
+        {reading?.moved.map((move) => (
+          <p key={move.from}>{move.sentence}</p>
+        ))}
         {reading && <News reading={reading} />}
         {reading && <Tendencies reading={reading} />}
         {!instrument && (

@@ -19,7 +19,17 @@ const section = (instrument: string, name: string, writtenKey: string) => ({
   octaves: 0,
   soundsAbove: 0,
   writtenAbove: 7,
-  moved: [],
+  moved:
+    instrument === "horn"
+      ? [
+          {
+            from: 1,
+            to: 2,
+            octaves: -1,
+            sentence: "Measures 1 to 2 are read an octave lower: too high here.",
+          },
+        ]
+      : [],
   entry: { number: 1, note: "C 5", fingering: "open", counted: ["1", "2", "3", "4"], entersOn: "1" },
   trackKnown: true,
   news: [{ kind: "NOTE", number: 2, words: "F-sharp 4, 2" }],
@@ -174,6 +184,7 @@ describe("a line's page", () => {
   it("shows the line for the section, every key, the way through it, traps and what it asks", async () => {
     at();
     page();
+    expect(await screen.findByText(/Measures 1 to 2 are read an octave lower/)).toBeTruthy();
     expect(await screen.findByRole("img", { name: "Notation for Horn" })).toBeTruthy();
     expect(screen.getByRole("img", { name: "Notation for Horn" }).textContent).toBe("1");
     const keys = screen.getByRole("list", { name: "Keys by section" });

@@ -27,12 +27,6 @@ export function TrapList({ reading, echoes, borrowed = [] }: Props) {
             </li>
           ))}
         </ol>
-        {reading?.moved.map((move, i) => (
-          <p key={i} className="mt-1.5">
-            <b>Another octave: </b>
-            {move.sentence}
-          </p>
-        ))}
         {reading && reading.outside.length > 0 && (
           <p className="mt-1.5">
             Beyond this stage’s range: <b>{reading.outside.join(", ")}</b>
