@@ -112,4 +112,5 @@ export const signNames: Record<string, string> = {
   DOWN_BOW: "down bow",
   UP_BOW: "up bow",
   PIZZICATO: "pizzicato",
+  TREMOLO: "tremolo or roll",
 };

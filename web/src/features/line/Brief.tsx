@@ -27,7 +27,7 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
       <div className="grid content-start gap-1.5">
         {reading?.entry && (
           <p>
-            Starts on <b>{reading.entry.note}</b>
+            Starts {reading.pitched ? "on" : "with the"} <b>{reading.entry.note}</b>
             {reading.entry.fingering && `, ${reading.entry.fingering}`}.{" "}
             <Count counted={reading.entry.counted} entersOn={reading.entry.entersOn} />
           </p>

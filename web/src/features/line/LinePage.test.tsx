@@ -15,6 +15,7 @@ vi.mock("./Staff", () => ({
 const section = (instrument: string, name: string, writtenKey: string) => ({
   instrument,
   name,
+  pitched: true,
   writtenKey,
   octaves: 0,
   soundsAbove: 0,

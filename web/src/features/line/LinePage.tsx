@@ -95,12 +95,15 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
   const rail = useQuery({ ...railQuery(scope.classId), enabled: Boolean(scope.classId) });
   const instruments = useQuery(instrumentsQuery);
   const [place, setPlace] = useState(-1);
-  const [look, setLook] = useState<Look>("STAFF");
+  const [chosen, setLook] = useState<Look>();
   // The notes first: what stands below them is drawn when they are seen.
   const rest = useAfterFrame();
   const { analysis, musicXml } = notes;
   const reading = readingOf(analysis, scope.instrument);
   const readers = readersIn(analysis, rail.data?.sections ?? []);
+  const struck = reading?.pitched === false;
+  // Drums are told the hand of every stroke from the beginning.
+  const look = chosen ?? (struck ? "BOTH" : "STAFF");
   const name = instruments.data?.find((i) => i.code === scope.instrument)?.name ?? "concert pitch";
   return (
     <div className="grid gap-5">
@@ -114,7 +117,7 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
           </Link>
         </p>
       )}
-      {notes.fingers.length > 0 && <LookPicker look={look} onLook={setLook} />}
+      {notes.fingers.length > 0 && <LookPicker look={look} onLook={setLook} struck={struck} />}
       {look === "FINGERS" && notes.fingers.length > 0 ? (
         <FingerRows
           fingers={notes.fingers}

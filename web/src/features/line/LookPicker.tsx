@@ -9,9 +9,19 @@ const names: Record<Look, string> = {
   FINGERS: "Fingers without staff",
 };
 
-/** How a line is shown: notes, notes with fingerings, or fingers alone for first weeks. */
-export function LookPicker({ look, onLook }: { look: Look; onLook: (look: Look) => void }) {
-  const looks = Object.keys(names) as Look[];
+const strokes: Partial<Record<Look, string>> = { STAFF: "Notes", BOTH: "Notes with sticking" };
+
+interface Props {
+  look: Look;
+  onLook: (look: Look) => void;
+  /** Whether strokes are shown, not pitches. */
+  struck?: boolean;
+}
+
+/** How a line is shown: notes, notes with fingerings or sticking, or fingers alone for first weeks. */
+export function LookPicker({ look, onLook, struck = false }: Props) {
+  const shown = struck ? strokes : names;
+  const looks = Object.keys(shown) as Look[];
   useKeys({ v: () => onLook(looks[(looks.indexOf(look) + 1) % looks.length]!) });
   return (
     <div role="group" aria-label="Shown as" className="flex flex-wrap gap-1">
@@ -26,7 +36,7 @@ export function LookPicker({ look, onLook }: { look: Look; onLook: (look: Look) 
             look === key ? "bg-neutral text-neutral-content border-neutral" : "hairline hover:bg-base-200",
           )}
         >
-          {names[key]}
+          {shown[key]}
         </button>
       ))}
     </div>

@@ -70,6 +70,8 @@ export default function Staff({ musicXml, label, brackets, sounding, fingers }: 
       drawMetronomeMarks: true,
       defaultColorMusic: "currentColor",
     });
+    // Every measure stands for itself, so that brackets, fingerings and the place that sounds find theirs.
+    sheet.EngravingRules.AutoGenerateMultipleRestMeasuresFromRestMeasures = false;
     sheet.EngravingRules.PageTopMargin = 1;
     sheet.EngravingRules.PageBottomMargin = 1;
     sheet.EngravingRules.PageLeftMargin = 1;

@@ -6,6 +6,7 @@ const reading = (instrument: string, value: number): SectionReading => ({
   instrument,
   name: instrument,
   writtenKey: "C major",
+  pitched: true,
   octaves: 0,
   soundsAbove: 0,
   writtenAbove: 2,

@@ -168,6 +168,11 @@ public final class School {
         student("Gus Pike", "trumpet", "", Optional.of(LocalDate.of(2026, 9, 11)), "Winds");
     }
 
+    /** One more in Winds. */
+    public void seat(String name, String instrument) {
+        student(name, instrument, "", Optional.empty(), "Winds");
+    }
+
     private void student(
             String name, String instrument, String division, Optional<LocalDate> endsOn, String... classes) {
         ids.put(

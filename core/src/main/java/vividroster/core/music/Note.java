@@ -35,7 +35,9 @@ public record Note(
         BREATH,
         DOWN_BOW,
         UP_BOW,
-        PIZZICATO
+        PIZZICATO,
+        /** On a drum a roll. */
+        TREMOLO
     }
 
     /** @param begin how many slurs begin here; end how many end here */

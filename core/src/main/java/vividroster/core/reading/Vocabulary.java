@@ -61,6 +61,7 @@ public record Vocabulary(Set<Thing> things) {
         DOWN_BOW,
         UP_BOW,
         PIZZICATO,
+        TREMOLO,
         GRACE_NOTE,
         SYNCOPATION,
         PICK_UP,
@@ -108,6 +109,17 @@ public record Vocabulary(Set<Thing> things) {
         Set<Thing> both = new HashSet<>(things);
         both.addAll(other.things);
         return new Vocabulary(both);
+    }
+
+    public boolean knows(Sign sign) {
+        return things.contains(new NewSign(sign));
+    }
+
+    /** With a sign that was met elsewhere, in a check for example. */
+    public Vocabulary plus(Sign sign) {
+        Set<Thing> more = new HashSet<>(things);
+        more.add(new NewSign(sign));
+        return new Vocabulary(more);
     }
 
     public boolean knows(Pitch written) {

@@ -21,6 +21,9 @@ final class AbcMarks {
             Map.entry("staccato", Mark.STACCATO),
             Map.entry("upbow", Mark.UP_BOW),
             Map.entry("downbow", Mark.DOWN_BOW),
+            Map.entry("/", Mark.TREMOLO),
+            Map.entry("//", Mark.TREMOLO),
+            Map.entry("///", Mark.TREMOLO),
             Map.entry("pizz", Mark.PIZZICATO),
             Map.entry("pizzicato", Mark.PIZZICATO));
 

@@ -118,7 +118,7 @@ public final class MusicXmlWriter {
             close();
             close();
             open("part", "id", "P1");
-            NoteWriting notes = new NoteWriting(this, part);
+            NoteWriting notes = new NoteWriting(this, part, clef == Clef.PERCUSSION);
             for (int i = 0; i < part.measures().size(); i++) {
                 measure(part, i, clef, transposition, notes);
             }
@@ -174,7 +174,7 @@ public final class MusicXmlWriter {
                 text("divisions", DIVISIONS);
             }
             Optional<Key> key = measure.key().or(() -> first ? Optional.of(part.key()) : Optional.empty());
-            if (key.isPresent()) {
+            if (key.isPresent() && clef != Clef.PERCUSSION) {
                 open("key");
                 text("fifths", key.get().fifths());
                 text("mode", key.get().mode().word());

@@ -19,6 +19,8 @@ import org.audiveris.proxymusic.StartStopContinue;
 import org.audiveris.proxymusic.Technical;
 import org.audiveris.proxymusic.Tied;
 import org.audiveris.proxymusic.TiedType;
+import org.audiveris.proxymusic.Tremolo;
+import org.audiveris.proxymusic.TremoloType;
 import org.audiveris.proxymusic.Tuplet;
 import vividroster.core.music.Beats;
 import vividroster.core.music.Note;
@@ -71,7 +73,7 @@ final class NoteReading {
                         technical.getUpBowOrDownBowOrHarmonic().forEach(t -> mark(t, marks, aside));
                     case Tuplet tuplet -> {}
                     case Ornaments ornaments ->
-                        ornaments.getTrillMarkOrTurnOrDelayedTurn().forEach(o -> aside.add(ornament(o)));
+                        ornaments.getTrillMarkOrTurnOrDelayedTurn().forEach(o -> ornament(o, marks, aside));
                     case Dynamics dynamics -> aside.add("dynamics");
                     case Glissando glissando -> aside.add("glissandi");
                     case Slide slide -> aside.add("glissandi");
@@ -94,8 +96,17 @@ final class NoteReading {
         return new Note(pitch, length, tied && pitch.isPresent(), new Note.Slurs(begin, end), marks, graces, lyric);
     }
 
-    private static String ornament(JAXBElement<?> element) {
-        return element.getName().getLocalPart().equals("tremolo") ? "tremolos" : "ornaments";
+    /** A tremolo on one note is kept; between two notes it is left out. */
+    private static void ornament(JAXBElement<?> element, Set<Mark> marks, List<String> aside) {
+        if (element.getValue() instanceof Tremolo tremolo) {
+            if (tremolo.getType() == null || tremolo.getType() == TremoloType.SINGLE) {
+                marks.add(Mark.TREMOLO);
+            } else {
+                aside.add("tremolos");
+            }
+        } else {
+            aside.add("ornaments");
+        }
     }
 
     private static void mark(JAXBElement<?> element, Set<Mark> marks, List<String> aside) {

@@ -23,10 +23,13 @@ final class NoteWriting {
     private final Part part;
     private final TimedView view;
     private final List<List<Known>> known;
+    private final boolean unpitched;
     private int slursOpen;
     private int tupletPlace;
 
-    NoteWriting(MusicXmlWriter.Writing out, Part part) {
+    /** @param unpitched whether a pitch is a place on the staff alone */
+    NoteWriting(MusicXmlWriter.Writing out, Part part, boolean unpitched) {
+        this.unpitched = unpitched;
         this.out = out;
         this.part = part;
         this.view = TimedView.of(part);
@@ -137,6 +140,13 @@ final class NoteWriting {
     }
 
     private void pitch(Pitch pitch) throws XMLStreamException {
+        if (unpitched) {
+            out.open("unpitched");
+            out.text("display-step", pitch.letter());
+            out.text("display-octave", pitch.octave());
+            out.close();
+            return;
+        }
         out.open("pitch");
         out.text("step", pitch.letter());
         if (pitch.alter() != 0) {
@@ -226,6 +236,13 @@ final class NoteWriting {
             }
             out.close();
         }
+        if (note.marks().contains(Mark.TREMOLO)) {
+            out.open("ornaments");
+            out.open("tremolo", "type", "single");
+            out.xml.writeCharacters("3");
+            out.close();
+            out.close();
+        }
         if (note.marks().contains(Mark.FERMATA)) {
             out.empty("fermata");
         }
@@ -238,7 +255,7 @@ final class NoteWriting {
             case ACCENT -> "accent";
             case MARCATO -> "strong-accent";
             case BREATH -> "breath-mark";
-            case FERMATA, DOWN_BOW, UP_BOW, PIZZICATO -> "";
+            case FERMATA, DOWN_BOW, UP_BOW, PIZZICATO, TREMOLO -> "";
         };
     }
 }

@@ -35,6 +35,7 @@ public class Checks {
             "horn-first-notes",
             "b-flat-saxophones",
             "trombone-build",
+            "sticking",
             "fourth-finger",
             "warm-up",
             "rehearsing",
@@ -245,6 +246,15 @@ public class Checks {
     @Transactional(readOnly = true)
     public List<String> steps(UUID programId, TechniqueCheck check, Optional<TechniqueCheck.Variant> own) {
         return check.stepsFor(choices(programId), own);
+    }
+
+    /** The checks of the programme that are a starter, or were made from it and still have its key. */
+    @Transactional(readOnly = true)
+    public Set<UUID> ofStarter(UUID programId, String starterKey) {
+        return allKept(programId).stream()
+                .filter(k -> k.check().key().equals(starterKey))
+                .map(k -> k.milestone().id())
+                .collect(Collectors.toSet());
     }
 
     /** The checks of the programme that come directly before this one; those retired are passed over. */

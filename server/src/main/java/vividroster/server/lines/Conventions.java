@@ -5,6 +5,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import vividroster.core.hands.Fingers.FourthFinger;
+import vividroster.core.hands.Sticking;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Spelling;
 import vividroster.core.reading.Numbering;
@@ -37,8 +38,9 @@ record Conventions(
      * @param byInstrument choice among the charts of an instrument
      * @param lowHorn whether horns begin on their own low line
      * @param highSaxophones whether those in B-flat begin an octave higher
+     * @param sticking of unpitched percussion
      */
-    record Builds(Map<String, String> byInstrument, boolean lowHorn, boolean highSaxophones) {
+    record Builds(Map<String, String> byInstrument, boolean lowHorn, boolean highSaxophones, Sticking.School sticking) {
 
         private static final Set<String> B_FLAT_SAXOPHONES = Set.of("tenor-saxophone", "soprano-saxophone");
 
@@ -46,7 +48,10 @@ record Conventions(
             return new Builds(
                     Map.of("horn", chosen.get("horn-build"), "trombone", chosen.get("trombone-build")),
                     chosen.get("horn-first-notes").equals("low"),
-                    chosen.get("b-flat-saxophones").equals("high"));
+                    chosen.get("b-flat-saxophones").equals("high"),
+                    chosen.get("sticking").equals("alternate")
+                            ? Sticking.School.ALTERNATE
+                            : Sticking.School.RIGHT_LEAD);
         }
 
         /** The choice for an instrument; one that no chart is for where there is nothing to choose. */

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Component;
 import vividroster.core.hands.Demand;
 import vividroster.core.hands.Fingers.Marked;
 import vividroster.core.hands.Fingers.Taken;
+import vividroster.core.hands.Sticking;
 import vividroster.core.instrument.Fingering;
 import vividroster.core.instrument.Fingering.Keys;
 import vividroster.core.instrument.Fingering.OnString;
@@ -32,6 +33,8 @@ import vividroster.core.reading.PlayPlan;
 import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Timeline;
+import vividroster.core.reading.Vocabulary.NewKey;
+import vividroster.core.reading.Vocabulary.NewNote;
 import vividroster.core.rehearsal.Echoes;
 import vividroster.core.rehearsal.Reading;
 import vividroster.formats.midi.MidiWriter;
@@ -96,7 +99,10 @@ class LineReadings {
     /** @param code of the instrument whose part is played; null for everybody's */
     AnalysisView analysis(Score score, String code, Context context) {
         Instrument chosen = code == null ? null : readers.withCode(code);
-        Part part = chosen == null ? score.sounding() : readers.part(score, chosen, context.conventions());
+        Part part = chosen == null
+                ? score.sounding()
+                : readers.part(
+                        score, chosen, context.conventions(), context.track().of(chosen.code()));
         Conventions conventions = context.conventions();
         TimedView view = TimedView.of(part, conventions.timing());
         String fault = view.fault()
@@ -108,12 +114,16 @@ class LineReadings {
         Map<Instrument, Reading> readings = new LinkedHashMap<>();
         // Most read everybody's part: its time is told once for all of them.
         Map<Part, TimedView> views = new IdentityHashMap<>();
-        for (Instrument instrument : readers.pitched()) {
+        for (Instrument instrument : readers.all()) {
             readings.put(
                     instrument,
                     readers.read(
                             views.computeIfAbsent(
-                                    readers.part(score, instrument, conventions),
+                                    readers.part(
+                                            score,
+                                            instrument,
+                                            conventions,
+                                            context.track().of(instrument.code())),
                                     p -> TimedView.of(p, conventions.timing())),
                             score,
                             instrument,
@@ -123,7 +133,7 @@ class LineReadings {
         }
         return new AnalysisView(
                 score.title(),
-                part.key().name(),
+                score.sounding().key().name(),
                 part.meter().toString(),
                 view.tempo().value(),
                 part.tempo().map(TempoWording::words).orElse(null),
@@ -249,17 +259,20 @@ class LineReadings {
         return new SectionReadingView(
                 instrument.code(),
                 instrument.name(),
-                written.key().name(),
+                instrument.pitched(),
+                instrument.pitched() ? written.key().name() : "no key",
                 reading.fitted().octaves(),
                 12 * reading.fitted().octaves(),
                 writtenAbove(instrument, reading),
                 OctaveWording.moved(reading.fitted(), conventions.numbering()),
                 reading.fitted().outside().stream().map(p -> p.name()).toList(),
                 Entry.of(reading.view(), conventions.countInMeasures())
-                        .map(entry -> entry(entry, reading, conventions))
+                        .map(entry -> entry(entry, reading, instrument.pitched(), conventions))
                         .orElse(null),
                 context.track().of(instrument.code()).isPresent(),
                 reading.news().stream()
+                        .filter(first -> instrument.pitched()
+                                || !(first.thing() instanceof NewNote) && !(first.thing() instanceof NewKey))
                         .map(first -> new NewView(
                                 NewWording.kind(first.thing()),
                                 conventions.numbering().of(written, first.measure()),
@@ -297,10 +310,19 @@ class LineReadings {
         return reading.fingers().taken().get(measure).get(note);
     }
 
-    private static ComingInView entry(Entry entry, Reading reading, Conventions conventions) {
+    private static ComingInView entry(Entry entry, Reading reading, boolean pitched, Conventions conventions) {
+        String first = pitched
+                ? entry.first().name()
+                : Sticking.of(reading.view(), conventions.builds().sticking())
+                                        .get(entry.measure())
+                                        .get(entry.note())
+                                        .orElse(Sticking.Hand.RIGHT)
+                                == Sticking.Hand.RIGHT
+                        ? "right hand"
+                        : "left hand";
         return new ComingInView(
                 conventions.numbering().of(reading.written(), entry.measure()),
-                entry.first().name(),
+                first,
                 taken(reading, entry.measure(), entry.note())
                         .map(t -> DemandWording.fingering(t.fingering()))
                         .orElse(null),
@@ -355,14 +377,46 @@ class LineReadings {
         if (code == null) {
             return List.of();
         }
-        Reading reading =
-                readers.read(score, readers.withCode(code), context.stage(), context.conventions(), Optional.empty());
+        Instrument instrument = readers.withCode(code);
+        Reading reading = readers.read(
+                score,
+                instrument,
+                context.stage(),
+                context.conventions(),
+                context.track().of(code));
+        if (!instrument.pitched()) {
+            return sticking(reading, context.conventions());
+        }
         List<List<FingerView>> views = new ArrayList<>();
         for (int m = 0; m < reading.written().measures().size(); m++) {
             List<Note> notes = reading.written().measures().get(m).notes();
             List<FingerView> row = new ArrayList<>();
             for (int n = 0; n < notes.size(); n++) {
                 row.add(finger(notes.get(n), taken(reading, m, n)));
+            }
+            views.add(row);
+        }
+        return views;
+    }
+
+    /** The hand of every stroke, measure by measure. */
+    private static List<List<FingerView>> sticking(Reading reading, Conventions conventions) {
+        List<List<Optional<Sticking.Hand>>> hands =
+                Sticking.of(reading.view(), conventions.builds().sticking());
+        List<List<FingerView>> views = new ArrayList<>();
+        for (int m = 0; m < hands.size(); m++) {
+            List<Note> notes = reading.written().measures().get(m).notes();
+            List<FingerView> row = new ArrayList<>();
+            for (int n = 0; n < notes.size(); n++) {
+                row.add(new FingerView(
+                        "",
+                        notes.get(n).length().value(),
+                        hands.get(m).get(n).map(Sticking.Hand::letter).orElse(""),
+                        null,
+                        null,
+                        List.of(),
+                        Marked.NOTHING,
+                        List.of()));
             }
             views.add(row);
         }
@@ -402,7 +456,12 @@ class LineReadings {
         Instrument instrument = readers.withCode(code);
         return MusicXmlWriter.write(
                 score.title(),
-                readers.fitted(score, instrument, context.stage(), context.conventions())
+                readers.fitted(
+                                score,
+                                instrument,
+                                context.stage(),
+                                context.conventions(),
+                                context.track().of(code))
                         .part(),
                 instrument,
                 purpose);

@@ -80,7 +80,7 @@ final class LineViews {
 
     /**
      * @param number of the measure where it comes in
-     * @param note it begins with; fingering empty where there is none
+     * @param note it begins with, of unpitched percussion the hand; fingering empty where there is none
      * @param counted pulses before the entry; one breathes on the last
      */
     record ComingInView(int number, String note, @Absent String fingering, List<String> counted, String entersOn) {}
@@ -101,6 +101,7 @@ final class LineViews {
     record MovedView(int from, int to, int octaves, String sentence) {}
 
     /**
+     * @param pitched false for what reads a rhythm alone; its fingerings are the sticking
      * @param octaves of the home octave from concert pitch; phrases elsewhere stand in {@code moved}
      * @param soundsAbove semitones from the line at concert pitch to where the section sounds
      * @param writtenAbove semitones from the line at concert pitch to what is written here
@@ -109,6 +110,7 @@ final class LineViews {
     record SectionReadingView(
             String instrument,
             String name,
+            boolean pitched,
             String writtenKey,
             int octaves,
             int soundsAbove,

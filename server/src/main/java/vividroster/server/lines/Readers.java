@@ -15,8 +15,10 @@ import vividroster.core.music.Score;
 import vividroster.core.reading.Fitted;
 import vividroster.core.reading.Fitted.Compass;
 import vividroster.core.reading.OwnVoice;
+import vividroster.core.reading.Strokes;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Vocabulary;
+import vividroster.core.reading.Vocabulary.Sign;
 import vividroster.core.rehearsal.Reading;
 import vividroster.core.rehearsal.Reading.Reader;
 import vividroster.formats.catalog.FingeringFile;
@@ -27,6 +29,8 @@ import vividroster.server.platform.Problem;
 /** The instruments of the catalog as readers of lines. */
 @Component
 class Readers {
+
+    private static final Range ANY_PLACE = Range.parse("C0-B9");
 
     private final InstrumentCatalog catalog;
     private final Map<String, Ranges> ranges = RangeFile.shipped();
@@ -40,6 +44,11 @@ class Readers {
         BEGINNER,
         FIRST_YEAR,
         FULL
+    }
+
+    /** All, in score order. */
+    List<Instrument> all() {
+        return catalog.inScoreOrder();
     }
 
     /** Those that read pitches, in score order. */
@@ -70,9 +79,18 @@ class Readers {
         };
     }
 
-    /** What an instrument plays: its own voice, or everybody's. */
-    Part part(Score score, Instrument instrument, Conventions conventions) {
-        return OwnVoice.read(score, instrument.code(), conventions.builds().lowHorn());
+    /**
+     * What an instrument plays: its own voice, or everybody's; of that unpitched percussion has the rhythm.
+     *
+     * @param met what the section has met so far; empty where that is not known
+     */
+    Part part(Score score, Instrument instrument, Conventions conventions, Optional<Vocabulary> met) {
+        Part part = OwnVoice.read(score, instrument.code(), conventions.builds().lowHorn());
+        return instrument.pitched() || OwnVoice.has(score, instrument.code())
+                ? part
+                : Strokes.of(
+                        TimedView.of(part, conventions.timing()),
+                        met.map(m -> m.knows(Sign.TREMOLO)).orElse(false));
     }
 
     /** A voice written for the instrument stands where it belongs. */
@@ -83,8 +101,9 @@ class Readers {
                 : ranges.get(instrument.code()).home().up(conventions.builds().octavesUp(instrument.code()));
     }
 
-    Fitted fitted(Score score, Instrument instrument, Stage stage, Conventions conventions) {
-        Part part = part(score, instrument, conventions);
+    /** @param met what the section has met so far; empty where that is not known */
+    Fitted fitted(Score score, Instrument instrument, Stage stage, Conventions conventions, Optional<Vocabulary> met) {
+        Part part = part(score, instrument, conventions, met);
         return Fitted.of(
                 TimedView.of(part, conventions.timing()),
                 instrument.transposition(),
@@ -94,12 +113,14 @@ class Readers {
     }
 
     private Compass compass(Instrument instrument, Stage stage) {
-        return new Compass(range(instrument, stage), range(instrument, Stage.FULL));
+        Range full = range(instrument, Stage.FULL);
+        // A place on the staff is no pitch that could be out of reach.
+        return instrument.pitched() ? new Compass(range(instrument, stage), full) : Compass.of(ANY_PLACE);
     }
 
     /** @param met what the section has met so far; empty where that is not known */
     Reading read(Score score, Instrument instrument, Stage stage, Conventions conventions, Optional<Vocabulary> met) {
-        Part part = part(score, instrument, conventions);
+        Part part = part(score, instrument, conventions, met);
         return read(TimedView.of(part, conventions.timing()), score, instrument, stage, conventions, met);
     }
 
@@ -124,7 +145,7 @@ class Readers {
 
     /** What a section has met of a page. */
     Vocabulary vocabulary(Score score, Instrument instrument, Stage stage, Conventions conventions) {
-        return Vocabulary.of(
-                TimedView.of(fitted(score, instrument, stage, conventions).part(), conventions.timing()));
+        return Vocabulary.of(TimedView.of(
+                fitted(score, instrument, stage, conventions, Optional.empty()).part(), conventions.timing()));
     }
 }

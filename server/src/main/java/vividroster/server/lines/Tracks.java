@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -26,6 +27,7 @@ import vividroster.core.roster.Seat;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.Track;
 import vividroster.core.season.Track.Met;
+import vividroster.server.checks.Checks;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineDetails;
 import vividroster.server.library.LineFacts;
@@ -42,6 +44,8 @@ import vividroster.server.season.Orders;
 class Tracks {
 
     private static final int REMEMBERED = 4_000;
+    /** Key of the starter check that teaches it. */
+    private static final String FIRST_ROLL = "rolls-start";
 
     private record Page(Source source, String instrument, Stage stage, Spelling spelling, Builds builds) {}
 
@@ -51,10 +55,19 @@ class Tracks {
     private final Library library;
     private final LineNotations notations;
     private final Readers readers;
+    private final Checks checks;
     private final Cache<Page, Vocabulary> pages =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
-    Tracks(Orders orders, Rosters rosters, Office office, Library library, LineNotations notations, Readers readers) {
+    Tracks(
+            Orders orders,
+            Rosters rosters,
+            Office office,
+            Library library,
+            LineNotations notations,
+            Readers readers,
+            Checks checks) {
+        this.checks = checks;
         this.orders = orders;
         this.rosters = rosters;
         this.office = office;
@@ -88,9 +101,12 @@ class Tracks {
         Map<String, Vocabulary> met = new HashMap<>();
         for (String code : instruments) {
             Instrument instrument = readers.withCode(code);
-            if (instrument.pitched()) {
-                met.put(code, met(lineId, instrument, classId, today, set, shelf, sources, facts, stage, conventions));
-            }
+            Vocabulary own = met(lineId, instrument, classId, today, set, shelf, sources, facts, stage, conventions);
+            met.put(
+                    code,
+                    !instrument.pitched() && rolls(programId, lineId, today, asked(set, classId, instrument))
+                            ? own.plus(Vocabulary.Sign.TREMOLO)
+                            : own);
         }
         return new ClassTrack(instruments, met);
     }
@@ -128,9 +144,7 @@ class Tracks {
             Map<UUID, LineFacts> facts,
             Stage stage,
             Conventions conventions) {
-        List<MilestoneOrder> own = set.stream()
-                .filter(order -> order.scopes().stream().anyMatch(scope -> scope.asks(classId, instrument)))
-                .toList();
+        List<MilestoneOrder> own = asked(set, classId, instrument);
         Track track = Track.of(own.stream()
                 .map(order -> new Met(
                         order.milestoneId(), order.setOn(), shelf.getOrDefault(order.milestoneId(), Integer.MAX_VALUE)))
@@ -149,6 +163,26 @@ class Tracks {
         return met;
     }
 
+    private static List<MilestoneOrder> asked(Collection<MilestoneOrder> set, UUID classId, Instrument instrument) {
+        return set.stream()
+                .filter(order -> order.scopes().stream().anyMatch(scope -> scope.asks(classId, instrument)))
+                .toList();
+    }
+
+    /** Whether the check that teaches the first roll was set for the section before the line was. */
+    private boolean rolls(UUID programId, UUID lineId, LocalDate today, Collection<MilestoneOrder> set) {
+        Set<UUID> taught = checks.ofStarter(programId, FIRST_ROLL);
+        LocalDate line = firstSet(set, Set.of(lineId)).orElse(today.plusDays(1));
+        return firstSet(set, taught).filter(roll -> roll.isBefore(line)).isPresent();
+    }
+
+    private static Optional<LocalDate> firstSet(Collection<MilestoneOrder> set, Set<UUID> milestones) {
+        return set.stream()
+                .filter(order -> milestones.contains(order.milestoneId()))
+                .map(MilestoneOrder::setOn)
+                .min(Comparator.naturalOrder());
+    }
+
     /** A line known by facts alone: its notes in the octave that fits. */
     private Vocabulary facts(LineFacts line, Instrument instrument, Stage stage, Conventions conventions) {
         LineDetails details = line.details();
@@ -159,7 +193,8 @@ class Tracks {
                         new Score("", new Part(line.concertKey(), line.meter(), Optional.empty(), measures)),
                         instrument,
                         stage,
-                        conventions)
+                        conventions,
+                        Optional.empty())
                 .part();
         return Vocabulary.ofFacts(
                 written.pitches(), details.valuesIntroduced(), details.signsIntroduced(), written.key(), line.meter());
