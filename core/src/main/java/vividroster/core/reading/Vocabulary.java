@@ -13,6 +13,7 @@ import vividroster.core.music.Meter;
 import vividroster.core.music.Notated;
 import vividroster.core.music.Note;
 import vividroster.core.music.Note.Mark;
+import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Signs;
 import vividroster.core.reading.Accidentals.Known;
@@ -109,6 +110,15 @@ public record Vocabulary(Set<Thing> things) {
         Set<Thing> both = new HashSet<>(things);
         both.addAll(other.things);
         return new Vocabulary(both);
+    }
+
+    /** With the notes and keys of a part, as for who reads places on the staff and no pitches. */
+    public Vocabulary plusPitchesOf(Part part) {
+        Set<Thing> more = new HashSet<>(things);
+        part.pitches().forEach(pitch -> more.add(new NewNote(pitch.midi())));
+        more.add(new NewKey(part.key().fifths()));
+        part.measures().forEach(m -> m.key().ifPresent(key -> more.add(new NewKey(key.fifths()))));
+        return new Vocabulary(more);
     }
 
     public boolean knows(Sign sign) {

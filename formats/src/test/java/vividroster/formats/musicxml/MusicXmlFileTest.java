@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -16,6 +17,7 @@ import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
 import vividroster.core.music.Voice;
 import vividroster.core.reading.Roadmap;
+import vividroster.core.reading.Strokes;
 import vividroster.core.reading.TimedView;
 import vividroster.formats.Read;
 import vividroster.formats.score.LeftOut;
@@ -357,7 +359,7 @@ class MusicXmlFileTest {
     @Test
     void everythingLeftOutIsNamed() {
         String ornament = "<notations><ornaments><trill-mark/></ornaments></notations>";
-        String tremolo = "<notations><ornaments><tremolo>3</tremolo></ornaments></notations>";
+        String tremolo = "<notations><ornaments><tremolo type=\"start\">3</tremolo></ornaments></notations>";
         String verses = "<lyric number=\"1\"><text>la</text></lyric><lyric number=\"2\"><text>li</text></lyric>";
         LineFile file = Read.xmlFile(
                 file(
@@ -447,5 +449,22 @@ class MusicXmlFileTest {
                 .sounding();
         assertThat(again.measures()).extracting(Measure::number).containsExactly(0, 1, 2, 2, 3);
         assertThat(again.key()).isEqualTo(part.key());
+    }
+
+    /** A place on the staff instead of a pitch, no key, and a roll as a tremolo; and back. */
+    @Test
+    void unpitchedPercussionIsWrittenAndReadAgain() {
+        Part strokes = Strokes.of(
+                TimedView.of(Read.abc("K:Bb\nM:4/4\nL:1/4\nB, C D2|F4|").sounding()), true);
+        String xml = MusicXmlWriter.write("Strokes", strokes, Read.CATALOG.withCode("percussion"));
+        assertThat(xml)
+                .contains("<sign>percussion</sign>", "<display-step>B</display-step><display-octave>4</display-octave>")
+                .contains("<tremolo type=\"single\">3</tremolo>")
+                .doesNotContain("<key>", "<pitch>");
+        assertThat(Read.xml(xml.getBytes(StandardCharsets.UTF_8), false)
+                        .partOf("percussion")
+                        .measures())
+                .extracting(Measure::notes)
+                .isEqualTo(strokes.measures().stream().map(Measure::notes).toList());
     }
 }

@@ -33,8 +33,6 @@ import vividroster.core.reading.PlayPlan;
 import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Timeline;
-import vividroster.core.reading.Vocabulary.NewKey;
-import vividroster.core.reading.Vocabulary.NewNote;
 import vividroster.core.rehearsal.Echoes;
 import vividroster.core.rehearsal.Reading;
 import vividroster.formats.midi.MidiWriter;
@@ -271,8 +269,6 @@ class LineReadings {
                         .orElse(null),
                 context.track().of(instrument.code()).isPresent(),
                 reading.news().stream()
-                        .filter(first -> instrument.pitched()
-                                || !(first.thing() instanceof NewNote) && !(first.thing() instanceof NewKey))
                         .map(first -> new NewView(
                                 NewWording.kind(first.thing()),
                                 conventions.numbering().of(written, first.measure()),

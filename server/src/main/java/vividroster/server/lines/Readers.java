@@ -139,7 +139,7 @@ class Readers {
                 chart(instrument, conventions),
                 conventions.fourth(),
                 conventions.spelling(),
-                met);
+                instrument.pitched() ? met : met.map(m -> m.plusPitchesOf(sounding.part())));
         return Reading.of(sounding, reader);
     }
 
