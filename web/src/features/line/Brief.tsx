@@ -35,6 +35,12 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
         {reading?.moved.map((move) => (
           <p key={move.from}>{move.sentence}</p>
         ))}
+        {reading && reading.breaths.length > 0 && (
+          <p>
+            <span className="soft">Breathe after m. </span>
+            {reading.breaths.join(", ")}
+          </p>
+        )}
         {reading && <News reading={reading} />}
         {reading && <Tendencies reading={reading} />}
         {!instrument && (

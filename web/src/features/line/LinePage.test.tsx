@@ -32,6 +32,7 @@ const section = (instrument: string, name: string, writtenKey: string) => ({
         ]
       : [],
   entry: { number: 1, note: "C 5", fingering: "open", counted: ["1", "2", "3", "4"], entersOn: "1" },
+  breaths: instrument === "horn" ? [1] : [],
   trackKnown: true,
   news: [{ kind: "NOTE", number: 2, words: "F-sharp 4, 2" }],
   tendencies: [{ note: "E 5", fingering: "open", tendency: "LOW", numbers: [2] }],
@@ -185,6 +186,9 @@ describe("a line's page", () => {
   it("shows the line for the section, every key, the way through it, traps and what it asks", async () => {
     at();
     page();
+    expect((await screen.findByText(/Breathe after m/)).parentElement!.textContent).toBe(
+      "Breathe after m. 1",
+    );
     expect(await screen.findByText(/Measures 1 to 2 are read an octave lower/)).toBeTruthy();
     expect(await screen.findByRole("img", { name: "Notation for Horn" })).toBeTruthy();
     expect(screen.getByRole("img", { name: "Notation for Horn" }).textContent).toBe("1");

@@ -11,6 +11,7 @@ const reading = (instrument: string, value: number): SectionReading => ({
   soundsAbove: 0,
   writtenAbove: 2,
   moved: [],
+  breaths: [],
   trackKnown: false,
   news: [],
   tendencies: [],

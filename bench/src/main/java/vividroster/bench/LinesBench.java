@@ -39,6 +39,7 @@ import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.rehearsal.Echoes;
 import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Reading.Figures;
 import vividroster.core.rehearsal.Reading.Reader;
 import vividroster.formats.abc.AbcReader;
 import vividroster.formats.catalog.FingeringFile;
@@ -134,6 +135,7 @@ public class LinesBench {
                     new Compass(
                             ranges.get(instrument.code()).firstYear(),
                             ranges.get(instrument.code()).full()),
+                    Figures.FIRST_YEAR,
                     charts.get(instrument.code()),
                     FourthFinger.EARLY,
                     Spelling.FLATS_AT_SIX,

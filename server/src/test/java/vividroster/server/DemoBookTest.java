@@ -34,6 +34,7 @@ import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Traps;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Reading.Figures;
 import vividroster.core.rehearsal.Reading.Reader;
 import vividroster.formats.abc.AbcReader;
 import vividroster.formats.catalog.FingeringFile;
@@ -223,6 +224,7 @@ class DemoBookTest {
                             instrument.transposition(),
                             RangeFile.shipped().get(instrument.code()).home(),
                             compass(instrument),
+                            Figures.FIRST_YEAR,
                             chart,
                             FourthFinger.EARLY,
                             Spelling.FLATS_AT_SIX,

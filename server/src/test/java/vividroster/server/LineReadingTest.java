@@ -132,7 +132,7 @@ class LineReadingTest {
         JsonNode proposed =
                 director.get(line + "/ladder?instrument=trumpet&minutes=12").json();
         assertThat(texts(proposed.path("steps"), "what"))
-                .contains("Look: key, meter, the way through, what is new")
+                .anyMatch(w -> w.startsWith("Look: ") && w.contains(" major, "))
                 .anyMatch(w -> w.startsWith("Measure 3 in groups: C D E F, F E D C"));
         Map<String, Object> own = Map.of(
                 "minutes",

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import vividroster.core.hands.Breaths.Breath;
 import vividroster.core.instrument.Fingering;
 import vividroster.core.instrument.Fingering.Keys;
 import vividroster.core.instrument.Fingering.OnString;
@@ -14,7 +15,6 @@ import vividroster.core.instrument.Fingering.Slide;
 import vividroster.core.instrument.Fingering.Valves;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Key;
-import vividroster.core.music.Note.Mark;
 import vividroster.core.music.Pitch;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.TimedView.At;
@@ -72,10 +72,16 @@ public final class Demand {
     public record Hardest<T>(Kind kind, T who, Peak peak, double next) {}
 
     /**
+     * @param breaths of the line
      * @param news what the section meets here first; empty optional where its track is not known
      */
     public static List<Peak> of(
-            TimedView written, Range stage, Fingers fingers, List<Trap> traps, Optional<List<First>> news) {
+            TimedView written,
+            Range stage,
+            Fingers fingers,
+            List<Trap> traps,
+            List<Breath> breaths,
+            Optional<List<First>> news) {
         double[] best = new double[KINDS];
         int[] where = new int[KINDS];
         Arrays.fill(best, Double.NaN);
@@ -102,7 +108,7 @@ public final class Demand {
                 }
             }
         }
-        held(written, best, where);
+        held(written, breaths, best, where);
         List<Peak> peaks = new ArrayList<>(KINDS);
         for (Kind kind : Kind.values()) {
             if (!Double.isNaN(best[kind.ordinal()])) {
@@ -173,22 +179,14 @@ public final class Demand {
     }
 
     /** The longest breath and the longest slur, each told where it begins. */
-    private static void held(TimedView view, double[] best, int[] where) {
-        double breath = 0;
-        int since = 0;
-        for (List<At> row : view.notes()) {
-            for (At at : row) {
-                if (at.isRest()) {
-                    breath = 0;
-                    continue;
-                }
-                since = breath == 0 ? at.measure() : since;
-                breath += at.seconds();
-                keep(Kind.BREATH_SECONDS, breath, since, best, where);
-                if (at.note().marks().contains(Mark.BREATH)) {
-                    breath = 0;
-                }
-            }
+    private static void held(TimedView view, List<Breath> breaths, double[] best, int[] where) {
+        for (Breath breath : breaths) {
+            keep(
+                    Kind.BREATH_SECONDS,
+                    breath.seconds(),
+                    breath.notes().getFirst().measure(),
+                    best,
+                    where);
         }
         for (List<At> slur : view.slurs()) {
             double seconds = slur.stream().mapToDouble(At::seconds).sum();

@@ -99,6 +99,11 @@ public final class Traps {
             if (steps == 0 || steps > THIRD) {
                 return List.of();
             }
+            // At a turn the eye begins anew: a skip is hidden where steps the same way stand on both its sides.
+            boolean amongSteps = i > 1 && i < run.size() - 1;
+            if (steps == THIRD && !amongSteps) {
+                return List.of();
+            }
             if (steps == THIRD) {
                 At at = run.get(i);
                 skips.add(new HiddenSkip(at.measure(), at.index(), pitch(run.get(i - 1)), pitch(at)));

@@ -2,6 +2,7 @@ package vividroster.core.rehearsal;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,17 +28,39 @@ public final class Echoes {
     /** @param measure and earlier, by index in the part */
     public record Echo(int measure, int earlier, Likeness likeness) {}
 
-    /** The nearest likeness of every measure that has one, to the earliest measure; silent measures have none. */
+    /** A shape has these attacks at least; fewer are like anything. Ours, to be tuned. */
+    private static final int SHAPE = 3;
+    /** More than a director would say. */
+    private static final int WORTH_SAYING = 5;
+
+    /**
+     * The nearest likeness of every measure that has one, to the earliest measure. Silent measures, and those of one
+     * note or two, have none.
+     */
     public static List<Echo> within(TimedView view) {
-        return within(view, List.of(Likeness.values()));
+        return within(view, List.of(Likeness.values()), SHAPE);
+    }
+
+    /** The five at most that are worth saying, the nearest likeness and the most notes first; in the order of the page. */
+    public static List<Echo> worthSaying(TimedView view) {
+        return within(view).stream()
+                .sorted(Comparator.comparing(Echo::likeness)
+                        .thenComparing(e -> -attacks(view.notes().get(e.measure()))))
+                .limit(WORTH_SAYING)
+                .sorted(Comparator.comparingInt(Echo::measure))
+                .toList();
+    }
+
+    private static int attacks(List<At> measure) {
+        return (int) measure.stream().filter(At::isAttack).count();
     }
 
     /** Measures with the very notes of an earlier one, whatever its slurs and marks. */
     public static List<Echo> recalled(TimedView view) {
-        return within(view, List.of(Likeness.SAME_BUT_SLURS));
+        return within(view, List.of(Likeness.SAME_BUT_SLURS), 1);
     }
 
-    private static List<Echo> within(TimedView view, List<Likeness> asked) {
+    private static List<Echo> within(TimedView view, List<Likeness> asked, int fewest) {
         List<Map<Print, Integer>> seen = new ArrayList<>();
         for (int i = 0; i < Likeness.values().length; i++) {
             seen.add(new HashMap<>());
@@ -45,15 +68,14 @@ public final class Echoes {
         List<Echo> echoes = new ArrayList<>();
         for (int m = 0; m < view.bars().size(); m++) {
             List<At> measure = view.notes().get(m);
-            if (measure.stream().allMatch(At::isRest)) {
+            if (attacks(measure) < fewest) {
                 continue;
             }
             Optional<Echo> echo = Optional.empty();
             for (Likeness likeness : asked) {
                 Print print = print(measure, likeness);
                 Integer earlier = seen.get(likeness.ordinal()).putIfAbsent(print, m);
-                boolean worthSaying = likeness != Likeness.SAME_RHYTHM || measure.size() > 2;
-                if (earlier != null && echo.isEmpty() && worthSaying) {
+                if (earlier != null && echo.isEmpty()) {
                     echo = Optional.of(new Echo(m, earlier, likeness));
                 }
             }
@@ -63,7 +85,7 @@ public final class Echoes {
     }
 
     /** What two measures must share to be so far alike, as numbers. */
-    private record Print(int[] numbers) {
+    record Print(int[] numbers) {
         @Override
         public boolean equals(Object other) {
             return other instanceof Print print && Arrays.equals(numbers, print.numbers);
@@ -73,6 +95,11 @@ public final class Echoes {
         public int hashCode() {
             return Arrays.hashCode(numbers);
         }
+    }
+
+    /** Of its rhythm alone. */
+    static Print rhythm(List<At> measure) {
+        return print(measure, Likeness.SAME_RHYTHM);
     }
 
     private static final int REST = Integer.MIN_VALUE;

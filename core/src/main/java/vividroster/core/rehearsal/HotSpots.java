@@ -16,6 +16,8 @@ import vividroster.core.hands.Fingers.Taken;
 import vividroster.core.hands.Movement;
 import vividroster.core.instrument.Fingering;
 import vividroster.core.instrument.Fingering.OnString;
+import vividroster.core.instrument.Fingering.Reach;
+import vividroster.core.instrument.Fingering.Slide;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Pitch;
 import vividroster.core.reading.Accidentals.Known;
@@ -35,7 +37,12 @@ public final class HotSpots {
     /** A fourth or wider. */
     private static final int WIDE_STEPS = 3;
 
-    private static final double FAST_A_SECOND = 2.5;
+    /** Fast is so much faster than the line's usual note, and over the stage's own figure. Source: teaching sense. */
+    private static final double FASTER_THAN_USUAL = 1.5;
+
+    private static final int SEVENTH = 7;
+    /** What the same rhythm met again need not be isolated for. */
+    private static final Set<Reason> OF_RHYTHM = EnumSet.of(Reason.FAST, Reason.NEW_RHYTHM);
     /** From first position beyond the bell. */
     private static final int LONG_TRAVEL = 4;
 
@@ -53,6 +60,11 @@ public final class HotSpots {
         REGISTER_BREAK(2),
         SHIFT(2),
         LONG_SLIDE(2),
+        SEVENTH_POSITION(1),
+        /** A finger reaches out of the position: cello extensions. */
+        EXTENSION(2),
+        /** Altered before the bar line, and here as the key has it again. */
+        AS_SIGNED_AGAIN(2),
         STRING_CROSSING(1),
         FOURTH_FINGER(1),
         /** Stopped strings: both fingers are set before the slur falls. */
@@ -69,13 +81,19 @@ public final class HotSpots {
     /**
      * @param measure by index in the part
      * @param value how rewarding, higher first
-     * @param recalls an earlier measure it equals, which was isolated already
+     * @param recalls an earlier measure it equals, which is a spot itself and isolated before
      */
     public record HotSpot(int measure, Set<Reason> reasons, int value, OptionalInt recalls) {}
 
-    /** Measures without a reason are left out. @param news what the section meets here first */
+    /**
+     * Measures without a reason are left out; of a rhythm that comes again and again the first stands for all.
+     *
+     * @param fastASecond notes a second that are fast for the stage
+     * @param news what the section meets here first
+     */
     public static List<HotSpot> of(
-            TimedView written, Range stage, Fingers fingers, List<Trap> traps, List<First> news) {
+            TimedView written, Range stage, double fastASecond, Fingers fingers, List<Trap> traps, List<First> news) {
+        double fast = Math.max(fastASecond, FASTER_THAN_USUAL * usual(written));
         Map<Integer, Integer> equals = new HashMap<>();
         Echoes.recalled(written).forEach(e -> equals.put(e.measure(), e.earlier()));
         Set<Integer> trapped = new HashSet<>();
@@ -91,6 +109,8 @@ public final class HotSpots {
         }
         List<List<Known>> known = written.known();
         List<HotSpot> spots = new ArrayList<>();
+        Set<Integer> isolated = new HashSet<>();
+        Set<Echoes.Print> rhythms = new HashSet<>();
         for (int m = 0; m < written.bars().size(); m++) {
             Set<Reason> reasons = EnumSet.noneOf(Reason.class);
             if (trapped.contains(m)) {
@@ -100,11 +120,24 @@ public final class HotSpots {
                 reasons.add(Reason.ALTERED);
             }
             At before = written.lastBefore(m);
-            reading(written.notes().get(m), before, stage, reasons);
+            reading(written.notes().get(m), before, stage, fast, reasons);
+            if (asSignedAgain(written, known, m)) {
+                reasons.add(Reason.AS_SIGNED_AGAIN);
+            }
             hand(written.notes().get(m), before, fingers, reasons);
             met(m, news, reasons);
             if (!reasons.isEmpty()) {
                 Integer earlier = equals.get(m);
+                if (earlier != null && !isolated.contains(earlier)) {
+                    earlier = null;
+                }
+                boolean rhythmAlone = OF_RHYTHM.containsAll(reasons);
+                if (rhythmAlone && !rhythms.add(Echoes.rhythm(written.notes().get(m)))) {
+                    continue;
+                }
+                if (earlier == null) {
+                    isolated.add(m);
+                }
                 spots.add(new HotSpot(
                         m,
                         reasons,
@@ -119,8 +152,42 @@ public final class HotSpots {
                 .toList();
     }
 
+    /** Notes a second of the note in the middle of all by length; 0 where nothing is played. */
+    private static double usual(TimedView written) {
+        double[] rates = written.notes().stream()
+                .flatMap(List::stream)
+                .filter(At::isAttack)
+                .mapToDouble(at -> 1 / at.heldSeconds())
+                .sorted()
+                .toArray();
+        return rates.length == 0 ? 0 : rates[rates.length / 2];
+    }
+
+    /** Whether a note stands as the key has it that was another in the measure heard before. */
+    private static boolean asSignedAgain(TimedView written, List<List<Known>> known, int measure) {
+        At last = written.lastBefore(measure);
+        if (last == null || last.measure() == measure) {
+            return false;
+        }
+        Map<Integer, Integer> altered = new HashMap<>();
+        for (At at : written.notes().get(last.measure())) {
+            if (!at.isRest()) {
+                Pitch pitch = at.note().pitch().orElseThrow();
+                if (known.get(last.measure()).get(at.index()) == Known.BY_KEY) {
+                    altered.remove(pitch.step());
+                } else {
+                    altered.put(pitch.step(), pitch.alter());
+                }
+            }
+        }
+        return written.notes().get(measure).stream()
+                .filter(at -> at.isAttack() && known.get(measure).get(at.index()) == Known.BY_KEY)
+                .map(at -> at.note().pitch().orElseThrow())
+                .anyMatch(p -> altered.containsKey(p.step()) && altered.get(p.step()) != p.alter());
+    }
+
     /** @param heard before the measure; null at the beginning */
-    private static void reading(List<At> row, At heard, Range stage, Set<Reason> reasons) {
+    private static void reading(List<At> row, At heard, Range stage, double fast, Set<Reason> reasons) {
         At before = heard;
         for (At at : row) {
             if (at.isAttack()) {
@@ -135,7 +202,7 @@ public final class HotSpots {
                                 >= WIDE_STEPS) {
                     reasons.add(Reason.WIDE_LEAP);
                 }
-                if (1 / at.heldSeconds() >= FAST_A_SECOND) {
+                if (1 / at.heldSeconds() >= fast) {
                     reasons.add(Reason.FAST);
                 }
             }
@@ -172,6 +239,12 @@ public final class HotSpots {
                         && !to.isOpen()) {
                     reasons.add(Reason.FALLING_SLUR);
                 }
+            }
+            if (now instanceof OnString on && on.reach() == Reach.STRETCHED) {
+                reasons.add(Reason.EXTENSION);
+            }
+            if (now instanceof Slide slide && slide.position() == SEVENTH) {
+                reasons.add(Reason.SEVENTH_POSITION);
             }
             if (fingers.taken()
                             .get(at.measure())

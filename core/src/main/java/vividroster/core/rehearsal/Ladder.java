@@ -2,10 +2,17 @@ package vividroster.core.rehearsal;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Part;
+import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.TimedView.At;
 import vividroster.core.rehearsal.HotSpots.HotSpot;
@@ -29,6 +36,8 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
     private static final double SLOW = 0.6;
     private static final double MIDDLE = 0.8;
     private static final int MOST_SPOTS = 6;
+    /** Of a join as played; a spot's own are worth more. */
+    private static final int TURN_VALUE = 21;
     /** Rewarding enough for a second, faster turn alone. */
     private static final int WORTH_TWO_TEMPOS = 5;
 
@@ -60,6 +69,8 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
         RECALL,
         /** With the measure before and the one after. */
         JOIN,
+        /** Two measures that follow one another only as it is played: back at a repeat, into the coda, to the top. */
+        JOIN_AS_PLAYED,
         /** The line slowly. */
         WHOLE_SLOW,
         /** The line at tempo. */
@@ -70,7 +81,8 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
     public record Group(int from, int to) {}
 
     /**
-     * @param from and to, both included, by index in the part
+     * @param from and to, both included, by index in the part; of {@link Kind#JOIN_AS_PLAYED} the two measures alone,
+     *     the later perhaps before the earlier on the page
      * @param groups of the one measure, for {@link Kind#GROUPS} alone
      * @param value decides what is dropped first
      */
@@ -81,6 +93,14 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
             if (repetitions < 1 || repetitions > 20) {
                 throw new IllegalArgumentException("repetitions must be in 1..20, was " + repetitions);
             }
+        }
+
+        private boolean joins() {
+            return kind == Kind.JOIN || kind == Kind.JOIN_AS_PLAYED;
+        }
+
+        private boolean isWhole() {
+            return kind == Kind.WHOLE || kind == Kind.WHOLE_SLOW;
         }
     }
 
@@ -109,19 +129,32 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
         int last = line.part().measures().size() - 1;
         List<Step> wanted = new ArrayList<>();
         wanted.add(timed(line, Kind.LOOK, 0, last, line.tempo(0), 1, List.of(), 55));
-        if (habit == Habit.WHOLE_SPOT_WHOLE) {
+        // Without a spot between them the two wholes are one.
+        boolean oneRun = habit == Habit.WHOLE_SPOT_WHOLE && spots.isEmpty();
+        if (habit == Habit.WHOLE_SPOT_WHOLE && !oneRun) {
             wanted.add(timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, MIDDLE), 1, List.of(), 70));
         }
         if (habit == Habit.STRAIGHT_THROUGH) {
             wanted.add(timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, SLOW), 1, List.of(), 65));
         }
-        spots.stream()
-                .limit(MOST_SPOTS)
+        List<HotSpot> chosen = spots.stream().limit(MOST_SPOTS).toList();
+        Set<Integer> isolated = chosen.stream()
+                .filter(spot -> spot.recalls().isEmpty())
+                .map(HotSpot::measure)
+                .collect(Collectors.toSet());
+        chosen.stream()
+                .filter(spot -> spot.recalls().isEmpty()
+                        || isolated.contains(spot.recalls().getAsInt()))
                 .sorted(Comparator.comparingInt(HotSpot::measure))
                 .forEach(spot -> wanted.addAll(steps(line, spot, grouping)));
-        wanted.add(timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, MIDDLE), 1, List.of(), 60));
+        if (!oneRun) {
+            turns(line).forEach(wanted::add);
+            wanted.add(timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, MIDDLE), 1, List.of(), 60));
+        }
         wanted.add(timed(line, Kind.WHOLE, 0, last, line.tempo(0), 1, List.of(), 100));
-        return fitted(wanted, minutes * 60);
+        Map<Integer, Integer> recalls = new HashMap<>();
+        chosen.forEach(spot -> spot.recalls().ifPresent(earlier -> recalls.put(spot.measure(), earlier)));
+        return fitted(wanted, recalls, minutes * 60);
     }
 
     /** Steps as a director put them, with the seconds they take; nothing is dropped. */
@@ -130,6 +163,28 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
                 .map(s -> timed(line, s.kind(), s.from(), s.to(), s.tempo(), s.repetitions(), s.groups(), s.value()))
                 .toList();
         return new Ladder(timed, List.of(), sum(timed));
+    }
+
+    /** Where the way goes on elsewhere than at the next measure of the page, each once, in the order played. */
+    private static List<Step> turns(Line line) {
+        List<Integer> played = line.view().roadmap().map(Roadmap::indices).orElse(List.of());
+        Set<List<Integer>> met = new LinkedHashSet<>();
+        for (int i = 1; i < played.size(); i++) {
+            if (played.get(i) != played.get(i - 1) + 1) {
+                met.add(List.of(played.get(i - 1), played.get(i)));
+            }
+        }
+        return met.stream()
+                .map(turn -> timed(
+                        line,
+                        Kind.JOIN_AS_PLAYED,
+                        turn.getFirst(),
+                        turn.getLast(),
+                        slower(line, turn.getFirst(), MIDDLE),
+                        2,
+                        List.of(),
+                        TURN_VALUE))
+                .toList();
     }
 
     /** A whole number, as metronomes have them. */
@@ -180,7 +235,8 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
     private static Step timed(
             Line line, Kind kind, int from, int to, Bpm tempo, int repetitions, List<Group> groups, int value) {
         int last = line.part().measures().size() - 1;
-        if (from < 0 || to > last || from > to) {
+        boolean anyOrder = kind == Kind.JOIN_AS_PLAYED;
+        if (from < 0 || to < 0 || from > last || to > last || from > to && !anyOrder) {
             throw new IllegalArgumentException(
                     "a step's measures must be in 0.." + last + ", were " + from + " to " + to);
         }
@@ -188,6 +244,7 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
             case LOOK, RECALL -> 0;
             case WHOLE, WHOLE_SLOW -> line.playedSeconds();
             case GROUPS -> seconds(line.view().notes().get(from), groups);
+            case JOIN_AS_PLAYED -> seconds(line, from) + seconds(line, to);
             case ISOLATE, JOIN ->
                 line.view().notes().subList(from, to + 1).stream()
                         .flatMap(List::stream)
@@ -198,6 +255,12 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
         double slowed = asWritten * line.tempo(from).value() / tempo.value();
         double talk = kind == Kind.LOOK ? LOOK_SECONDS : TALK_SECONDS;
         return new Step(kind, from, to, tempo, repetitions, groups, repetitions * slowed + talk, value);
+    }
+
+    private static double seconds(Line line, int measure) {
+        return line.view().notes().get(measure).stream()
+                .mapToDouble(At::seconds)
+                .sum();
     }
 
     private static double seconds(List<At> measure, List<Group> groups) {
@@ -214,15 +277,41 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
         return seconds;
     }
 
-    private static Ladder fitted(List<Step> wanted, double seconds) {
+    /** @param recalls the measure isolated before, by the measure that only recalls it */
+    private static Ladder fitted(List<Step> wanted, Map<Integer, Integer> recalls, double seconds) {
         List<Step> kept = new ArrayList<>(wanted);
         List<Step> dropped = new ArrayList<>();
         while (sum(kept) > seconds) {
-            Step least = kept.stream().min(Comparator.comparingInt(Step::value)).orElseThrow();
+            Step least = leastOf(kept);
             kept.remove(least);
             dropped.add(least);
+            if (least.kind() == Kind.ISOLATE && isolations(kept, least.from()) == 0) {
+                List<Step> idle = kept.stream()
+                        .filter(s -> s.kind() == Kind.RECALL
+                                && Integer.valueOf(least.from()).equals(recalls.get(s.from())))
+                        .toList();
+                kept.removeAll(idle);
+                dropped.addAll(idle);
+            }
         }
         return new Ladder(List.copyOf(kept), List.copyOf(dropped), sum(kept));
+    }
+
+    private static long isolations(List<Step> steps, int measure) {
+        return steps.stream()
+                .filter(s -> s.kind() == Kind.ISOLATE && s.from() == measure)
+                .count();
+    }
+
+    /** The least valuable; but the last join stays while a fragment is left that it could join. */
+    private static Step leastOf(List<Step> kept) {
+        List<Step> joins = kept.stream().filter(Step::joins).toList();
+        Optional<Step> least = kept.stream()
+                .filter(s -> joins.size() != 1 || s != joins.getFirst())
+                .filter(s -> joins.size() != 1 || !s.isWhole())
+                .min(Comparator.comparingInt(Step::value));
+        return least.orElseGet(
+                () -> kept.stream().min(Comparator.comparingInt(Step::value)).orElseThrow());
     }
 
     private static double sum(List<Step> steps) {

@@ -105,7 +105,15 @@ public final class WarmUp {
                             Reason.FALLING_SLUR,
                             Reason.FOURTH_FINGER),
             Kind.ARTICULATION, EnumSet.of(Reason.FAST, Reason.NEW_RHYTHM),
-            Kind.SCALE, EnumSet.of(Reason.ALTERED, Reason.TRAP, Reason.SHIFT, Reason.LONG_SLIDE),
+            Kind.SCALE,
+                    EnumSet.of(
+                            Reason.ALTERED,
+                            Reason.TRAP,
+                            Reason.SHIFT,
+                            Reason.LONG_SLIDE,
+                            Reason.SEVENTH_POSITION,
+                            Reason.EXTENSION,
+                            Reason.AS_SIGNED_AGAIN),
             Kind.LONG_TONES, EnumSet.of(Reason.NEW_NOTE, Reason.BEYOND_RANGE)));
 
     /**

@@ -26,6 +26,7 @@ import vividroster.core.music.Tempo;
 import vividroster.core.music.Transposition;
 import vividroster.core.reading.Fitted.Compass;
 import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Reading.Figures;
 import vividroster.core.rehearsal.Reading.Reader;
 
 /** Short lines for tests. */
@@ -192,6 +193,7 @@ public final class Lines {
                         Transposition.CONCERT,
                         HomeOctave.AS_WRITTEN,
                         Compass.of(stage),
+                        Figures.BEGINNER,
                         chart,
                         FourthFinger.EARLY,
                         Spelling.FLATS_AT_SIX,

@@ -2,8 +2,10 @@ package vividroster.core.rehearsal;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.List;
+import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -57,9 +59,88 @@ class LadderTest {
 
     @Test
     void fastNotesAndNotesBeyondTheStageAreReasons() {
-        Part part = Lines.notes("C major", "4/4", "C4/4 D4/4 E4/4 F4/4 G4 B4 C4");
+        Part part = Lines.notes("C major", "4/4", "C4/4 D4/4 E4/4 F4/4 G4 B4 C4 | G4 F4 E4 D4");
         assertThat(spots(part).getFirst().reasons()).contains(Reason.FAST, Reason.BEYOND_RANGE);
         assertThat(spots(Lines.notes("C major", "4/4", "C4 D4 E4 F4"))).isEmpty();
+    }
+
+    /** Fast is half as fast again as the line's usual note, and over 2.5 a second here. */
+    @Test
+    void fastIsWhatStandsOutOfTheLine() {
+        assertThat(spots(Lines.notes(
+                        "C major", "4/4", "C4/4 D4/4 E4/4 F4/4 G4/4 F4/4 E4/4 D4/4 C4/4 D4/4 E4/4 F4/4 G4")))
+                .as("all alike")
+                .isEmpty();
+        assertThat(spots(Lines.notes("C major", "4/4", "C4 D4/2 E4/2 F4 G4 | F4 E4 D4 C4")))
+                .as("two a second are not fast for this stage")
+                .isEmpty();
+    }
+
+    @Test
+    void aRhythmThatComesAgainAndAgainIsOneSpot() {
+        String quick = "C4/4 D4/4 E4/4 F4/4 G4 F4 E4";
+        Part part = Lines.notes(
+                "C major",
+                "4/4",
+                String.join(" | ", quick, "G4 F4 E4 D4", "D4/4 E4/4 F4/4 G4/4 A4 G4 F4", "F4 E4 D4 C4", quick, "C4*4"));
+        assertThat(spots(part)).extracting(HotSpot::measure).containsExactly(0);
+    }
+
+    @Test
+    void aNoteThatIsAsSignedAgainAfterTheBarLineIsAReason() {
+        assertThat(spots(Lines.notes("C major", "4/4", "G4 F#4 G4*2 | F4 E4 D4 C4 | D4 E4 F4*2")))
+                .extracting(HotSpot::measure, HotSpot::reasons)
+                .containsExactly(tuple(0, Set.of(Reason.ALTERED)), tuple(1, Set.of(Reason.AS_SIGNED_AGAIN)));
+    }
+
+    @Test
+    void aMeasureIsRecalledOnlyFromOneThatIsASpotItself() {
+        // Measure 2 is a leap away from what is heard before it; the first time the same notes begin the line.
+        Part part = Lines.notes("C major", "4/4", "A4 G4 F4 E4 | D4 C4 D4 E4 | A4 G4 F4 E4 | D4 C4 D4 E4");
+        assertThat(spots(part))
+                .extracting(HotSpot::measure, h -> h.recalls().isPresent())
+                .containsExactly(tuple(2, false));
+    }
+
+    /** |: 1 2 :| 3 4 D.C. al Fine in 2: back at the repeat, and from the end to the top. */
+    @Test
+    void joinsFollowTheOrderPlayed() {
+        Part part = Lines.roadmap("A B,F:| C D,DCF");
+        Ladder ladder =
+                Ladder.of(Ladder.Line.of(TimedView.of(part)), List.of(), Habit.SPOTS_FIRST, Grouping.OVERLAPPING, 20);
+        assertThat(ladder.steps())
+                .filteredOn(s -> s.kind() == Kind.JOIN_AS_PLAYED)
+                .extracting(Step::from, Step::to)
+                .containsExactly(tuple(1, 0), tuple(3, 0));
+        // four beats and four at 48, twice, and a word
+        assertThat(ladder.steps().get(1).seconds()).isEqualTo(2 * 8 * 60 / 48.0 + 8);
+    }
+
+    @Test
+    void wholeSpotWholeWithoutASpotIsOneRun() {
+        Part plain = Lines.notes("C major", "4/4", "C4 D4 E4 F4 | G4 F4 E4 D4");
+        assertThat(Ladder.of(
+                                Ladder.Line.of(TimedView.of(plain)),
+                                List.of(),
+                                Habit.WHOLE_SPOT_WHOLE,
+                                Grouping.OVERLAPPING,
+                                20)
+                        .steps())
+                .extracting(Step::kind)
+                .containsExactly(Kind.LOOK, Kind.WHOLE);
+    }
+
+    @Property
+    void aShortLadderKeepsOneJoinAndNamesNothingThatWasNotIsolated(
+            @ForAll @DoubleRange(min = 0.5, max = 6) double minutes) {
+        List<Step> steps = ladder(new Bpm(60), Habit.SPOTS_FIRST, minutes).steps();
+        List<Kind> kept = steps.stream().map(Step::kind).toList();
+        if (kept.contains(Kind.ISOLATE)) {
+            assertThat(kept).contains(Kind.JOIN);
+        }
+        if (kept.contains(Kind.RECALL)) {
+            assertThat(steps).as("measure 2 was isolated").anyMatch(s -> s.kind() == Kind.ISOLATE && s.from() == 1);
+        }
     }
 
     private static List<Kind> kinds(Habit habit, double minutes) {

@@ -144,7 +144,7 @@ class ReadingTest {
                         new Demand.Peak(Kind.ABOVE_RANGE, 3, 1),
                         new Demand.Peak(Kind.BELOW_RANGE, 0, 0),
                         new Demand.Peak(Kind.ALTERED, 1, 2),
-                        new Demand.Peak(Kind.BREATH_SECONDS, 9, 0));
+                        new Demand.Peak(Kind.BREATH_SECONDS, 4, 0));
     }
 
     @Test
@@ -155,8 +155,23 @@ class ReadingTest {
                 .containsExactly(
                         new Echo(1, 0, Likeness.SAME_RHYTHM_OTHER_PLACE),
                         new Echo(2, 0, Likeness.SAME),
-                        new Echo(3, 0, Likeness.SAME_RHYTHM),
-                        new Echo(6, 5, Likeness.SAME_RHYTHM_OTHER_PLACE));
+                        new Echo(3, 0, Likeness.SAME_RHYTHM));
+    }
+
+    @Test
+    void atMostFiveLikenessesAreWorthSaying() {
+        Part part = Lines.notes(
+                "C major",
+                "4/4",
+                "C4 D4 E4*2 | G4 A4 B4*2 | C4 D4 E4*2 | E4 C4 D4*2 | D4 E4 F4*2 | F4 D4 E4*2 | C4 D4 E4*2 | C4*4 | C4*4");
+        assertThat(Echoes.within(TimedView.of(part))).hasSize(6);
+        assertThat(Echoes.worthSaying(TimedView.of(part)))
+                .containsExactly(
+                        new Echo(1, 0, Likeness.SAME_RHYTHM_OTHER_PLACE),
+                        new Echo(2, 0, Likeness.SAME),
+                        new Echo(4, 0, Likeness.SAME_RHYTHM_OTHER_PLACE),
+                        new Echo(5, 3, Likeness.SAME_RHYTHM_OTHER_PLACE),
+                        new Echo(6, 0, Likeness.SAME));
     }
 
     @Test

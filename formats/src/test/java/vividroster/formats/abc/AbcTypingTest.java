@@ -25,6 +25,7 @@ import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.rehearsal.Echoes;
 import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Reading.Figures;
 import vividroster.core.rehearsal.Reading.Reader;
 import vividroster.formats.Read;
 import vividroster.formats.catalog.FingeringFile;
@@ -105,6 +106,7 @@ class AbcTypingTest {
                         Transposition.CONCERT,
                         RangeFile.shipped().get("flute").home(),
                         Compass.of(range),
+                        Figures.BEGINNER,
                         chart,
                         FourthFinger.EARLY,
                         Spelling.FLATS_AT_SIX,

@@ -1,32 +1,69 @@
 package vividroster.server.lines;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.reading.Numbering;
+import vividroster.core.reading.Vocabulary.NewKey;
+import vividroster.core.reading.Vocabulary.NewMeter;
 import vividroster.core.rehearsal.Ladder.Group;
 import vividroster.core.rehearsal.Ladder.Step;
+import vividroster.core.rehearsal.Reading;
 
 /** The steps of a ladder in the words of the rehearsal room. */
 final class LadderWording {
 
     private LadderWording() {}
 
-    static String words(Step step, Part part, Numbering numbering) {
+    private static final int MOST_NAMED = 3;
+
+    static String words(Step step, Reading reading, boolean pitched, Numbering numbering) {
+        Part part = reading.written();
         int from = numbering.of(part, step.from());
         int to = numbering.of(part, step.to());
         String measures = from == to
                 ? from == 0 ? "The pick-up" : "Measure " + from
                 : from == 0 ? "Pick-up to measure " + to : "Measures " + from + " to " + to;
         return switch (step.kind()) {
-            case LOOK -> "Look: key, meter, the way through, what is new";
+            case LOOK -> look(reading, pitched, numbering);
             case GROUPS -> measures + " in groups: " + groups(step, part) + times(step.repetitions());
             case ISOLATE -> measures + " alone" + times(step.repetitions());
             case RECALL -> measures + " was isolated before: recall it";
             case JOIN -> measures + " joined" + times(step.repetitions());
+            case JOIN_AS_PLAYED ->
+                "As played: " + measure(from) + (step.to() > step.from() ? " on to " : " back to ") + measure(to)
+                        + times(step.repetitions());
             case WHOLE_SLOW -> "The whole line, slower" + more(step.repetitions());
             case WHOLE -> "The whole line at tempo" + more(step.repetitions());
         };
+    }
+
+    /** What there is to look at: key, meter, the signs of the way, the first new things. */
+    private static String look(Reading reading, boolean pitched, Numbering numbering) {
+        Part part = reading.written();
+        List<String> way = new ArrayList<>();
+        for (int m = 0; m < part.measures().size(); m++) {
+            String signs = SignWording.words(part.measures().get(m).signs());
+            if (!signs.isEmpty()) {
+                way.add(signs + " m. " + numbering.of(part, m));
+            }
+        }
+        List<String> fresh = reading.news().stream()
+                .filter(first -> !(first.thing() instanceof NewKey) && !(first.thing() instanceof NewMeter))
+                .limit(MOST_NAMED)
+                .map(first -> NewWording.words(first, Optional.empty()))
+                .toList();
+        return "Look: " + (pitched ? part.key().name() + ", " : "") + part.meter() + ", "
+                + (way.isEmpty()
+                        ? "straight through"
+                        : String.join(", ", way.subList(0, Math.min(MOST_NAMED, way.size()))))
+                + (fresh.isEmpty() ? "" : "; new: " + String.join(", ", fresh));
+    }
+
+    private static String measure(int number) {
+        return number == 0 ? "the pick-up" : "measure " + number;
     }
 
     private static String times(int repetitions) {

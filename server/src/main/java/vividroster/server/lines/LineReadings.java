@@ -9,10 +9,12 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
+import vividroster.core.hands.Breaths.Breath;
 import vividroster.core.hands.Demand;
 import vividroster.core.hands.Fingers.Marked;
 import vividroster.core.hands.Fingers.Taken;
 import vividroster.core.hands.Sticking;
+import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Fingering;
 import vividroster.core.instrument.Fingering.Keys;
 import vividroster.core.instrument.Fingering.OnString;
@@ -146,7 +148,7 @@ class LineReadings {
                 rounded(counted + countIn),
                 view.roadmap().map(way -> Numbering.played(part, way)).orElse(0),
                 sounding(timeline, chosen, readings.get(chosen), conventions),
-                Echoes.within(view).stream()
+                Echoes.worthSaying(view).stream()
                         .map(e -> new EchoView(
                                 e.likeness(),
                                 e.measure(),
@@ -264,6 +266,7 @@ class LineReadings {
                 writtenAbove(instrument, reading),
                 OctaveWording.moved(reading.fitted(), conventions.numbering()),
                 reading.fitted().outside().stream().map(p -> p.name()).toList(),
+                breaths(instrument, reading, conventions),
                 Entry.of(reading.view(), conventions.countInMeasures())
                         .map(entry -> entry(entry, reading, instrument.pitched(), conventions))
                         .orElse(null),
@@ -304,6 +307,22 @@ class LineReadings {
 
     private static Optional<Taken> taken(Reading reading, int measure, int note) {
         return reading.fingers().taken().get(measure).get(note);
+    }
+
+    /** Where one breathes though nothing says so, but for the end. */
+    private static List<Integer> breaths(Instrument instrument, Reading reading, Conventions conventions) {
+        if (instrument.family() != Family.WOODWIND && instrument.family() != Family.BRASS) {
+            return List.of();
+        }
+        List<Breath> all = reading.breaths();
+        return all.stream()
+                .limit(Math.max(0, all.size() - 1))
+                .filter(breath -> !breath.endsAsWritten())
+                .map(breath -> conventions
+                        .numbering()
+                        .of(reading.written(), breath.notes().getLast().measure()))
+                .distinct()
+                .toList();
     }
 
     private static ComingInView entry(Entry entry, Reading reading, boolean pitched, Conventions conventions) {

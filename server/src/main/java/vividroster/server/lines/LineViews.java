@@ -105,6 +105,7 @@ final class LineViews {
      * @param octaves of the home octave from concert pitch; phrases elsewhere stand in {@code moved}
      * @param soundsAbove semitones from the line at concert pitch to where the section sounds
      * @param writtenAbove semitones from the line at concert pitch to what is written here
+     * @param breaths numbers of the measures after whose notes one breathes though nothing says so; of winds alone
      * @param trackKnown whether it is known what the section has met; only then something can be new
      */
     record SectionReadingView(
@@ -117,6 +118,7 @@ final class LineViews {
             int writtenAbove,
             List<MovedView> moved,
             List<String> outside,
+            List<Integer> breaths,
             @Absent ComingInView entry,
             boolean trackKnown,
             List<NewView> news,

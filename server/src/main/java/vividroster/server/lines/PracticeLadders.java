@@ -85,12 +85,14 @@ class PracticeLadders {
             ClassTrack track,
             Habit habit,
             double minutes) {
-        Reading reading = read(score, readers.withCode(code), stage, conventions, track);
+        Instrument instrument = readers.withCode(code);
+        Reading reading = read(score, instrument, stage, conventions, track);
         Habit chosen = habit == null ? conventions.habit() : habit;
         Ladder.Line line = line(reading, conventions);
         try {
             Ladder ladder = Ladder.of(line, reading.hotSpots(), chosen, conventions.grouping(), minutes);
-            return view(false, minutes, chosen, ladder, line, conventions.numbering(), List.of());
+            return view(
+                    false, minutes, chosen, ladder, reading, instrument.pitched(), conventions.numbering(), List.of());
         } catch (IllegalArgumentException e) {
             throw Problem.input("minutes", "Give between a fraction of a minute and 120 minutes.");
         }
@@ -130,7 +132,8 @@ class PracticeLadders {
 
     private LadderView timed(Score score, String code, Context context, LadderDraft draft) {
         Conventions conventions = context.conventions();
-        Reading reading = read(score, readers.withCode(code), context.stage(), conventions, context.track());
+        Instrument instrument = readers.withCode(code);
+        Reading reading = read(score, instrument, context.stage(), conventions, context.track());
         Ladder.Line line = line(reading, conventions);
         try {
             List<Step> steps = draft.steps().stream()
@@ -154,7 +157,8 @@ class PracticeLadders {
                     draft.minutes(),
                     draft.habit(),
                     ladder,
-                    line,
+                    reading,
+                    instrument.pitched(),
                     conventions.numbering(),
                     draft.steps().stream()
                             .map(s -> s.note() == null ? "" : s.note())
@@ -180,7 +184,8 @@ class PracticeLadders {
             double minutes,
             Habit habit,
             Ladder ladder,
-            Ladder.Line line,
+            Reading reading,
+            boolean pitched,
             Numbering numbering,
             List<String> notes) {
         return new LadderView(
@@ -188,19 +193,25 @@ class PracticeLadders {
                 minutes,
                 habit,
                 IntStream.range(0, ladder.steps().size())
-                        .mapToObj(
-                                i -> step(ladder.steps().get(i), line, numbering, i < notes.size() ? notes.get(i) : ""))
+                        .mapToObj(i -> step(
+                                ladder.steps().get(i),
+                                reading,
+                                pitched,
+                                numbering,
+                                i < notes.size() ? notes.get(i) : ""))
                         .toList(),
-                ladder.dropped().stream().map(s -> step(s, line, numbering, "")).toList(),
+                ladder.dropped().stream()
+                        .map(s -> step(s, reading, pitched, numbering, ""))
+                        .toList(),
                 (int) Math.round(ladder.seconds()));
     }
 
-    private static LadderStepView step(Step step, Ladder.Line line, Numbering numbering, String note) {
+    private static LadderStepView step(Step step, Reading reading, boolean pitched, Numbering numbering, String note) {
         return new LadderStepView(
                 step.kind(),
                 step.from(),
                 step.to(),
-                LadderWording.words(step, line.part(), numbering),
+                LadderWording.words(step, reading, pitched, numbering),
                 step.tempo().value(),
                 step.repetitions(),
                 step.groups().stream().map(g -> new GroupView(g.from(), g.to())).toList(),

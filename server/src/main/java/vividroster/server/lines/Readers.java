@@ -20,6 +20,7 @@ import vividroster.core.reading.TimedView;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.reading.Vocabulary.Sign;
 import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Reading.Figures;
 import vividroster.core.rehearsal.Reading.Reader;
 import vividroster.formats.catalog.FingeringFile;
 import vividroster.formats.catalog.FingeringFile.Charts;
@@ -41,9 +42,15 @@ class Readers {
     }
 
     enum Stage {
-        BEGINNER,
-        FIRST_YEAR,
-        FULL
+        BEGINNER(Figures.BEGINNER),
+        FIRST_YEAR(Figures.FIRST_YEAR),
+        FULL(Figures.FULL);
+
+        private final Figures figures;
+
+        Stage(Figures figures) {
+            this.figures = figures;
+        }
     }
 
     /** All, in score order. */
@@ -136,6 +143,7 @@ class Readers {
                 instrument.transposition(),
                 home(score, sounding.part(), instrument, conventions),
                 compass(instrument, stage),
+                stage.figures,
                 chart(instrument, conventions),
                 conventions.fourth(),
                 conventions.spelling(),
