@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Pencil } from "lucide-react";
 import { useState } from "react";
 import type { SectionReading } from "../../api/types";
-import { remarksFor } from "./line";
+import { remarksFor, spansOf } from "./line";
 import { remarksQuery } from "./line.queries";
 import { RemarkForm } from "./RemarkForm";
 
@@ -38,7 +38,7 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
         {reading && reading.breaths.length > 0 && (
           <p>
             <span className="soft">Breathe after m. </span>
-            {reading.breaths.join(", ")}
+            {spansOf(reading.breaths)}
           </p>
         )}
         {reading && <News reading={reading} />}

@@ -149,7 +149,7 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
               words={`${analysis.totalBeats} beats, ${lasting(analysis.countedSeconds)}, ${lasting(analysis.countedSecondsWithCountIn)} with the count-in`}
             />
           )}
-          <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+          <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
             <div className="grid content-start gap-5">
               <TrapList reading={reading} echoes={analysis.echoes} borrowed={notes.likeness.measures} />
               {scope.instrument && reading && !analysis.fault && (

@@ -1,6 +1,16 @@
 import { describe, expect, it } from "vitest";
 import type { Finger, Ladder, LineAnalysis, SectionReading, SectionView } from "../../api/types";
-import { bracketsOf, draftOf, fingerAt, lasting, moved, readersIn, readingOf, remarksFor } from "./line";
+import {
+  bracketsOf,
+  draftOf,
+  fingerAt,
+  lasting,
+  moved,
+  readersIn,
+  readingOf,
+  remarksFor,
+  spansOf,
+} from "./line";
 
 const reading = (instrument: string, value: number): SectionReading => ({
   instrument,
@@ -85,4 +95,9 @@ describe("a line as sections read it", () => {
     expect(lasting(48.4)).toBe("48 s");
     expect(lasting(72)).toBe("1 min 12 s");
   });
+});
+
+it("says measures in a row as one span", () => {
+  expect(spansOf([1, 2, 3, 6, 8, 9])).toBe("1 to 3, 6, 8 to 9");
+  expect(spansOf([])).toBe("");
 });

@@ -115,3 +115,14 @@ export function fingerAt(measure: readonly Finger[] | undefined, beat: number): 
   }
   return undefined;
 }
+
+/** Numbers upward as one says them: "1 to 4, 6". */
+export function spansOf(numbers: readonly number[]): string {
+  const spans: [number, number][] = [];
+  for (const number of numbers) {
+    const last = spans.at(-1);
+    if (last && number === last[1] + 1) last[1] = number;
+    else spans.push([number, number]);
+  }
+  return spans.map(([from, to]) => (from === to ? `${from}` : `${from} to ${to}`)).join(", ");
+}
