@@ -80,7 +80,7 @@ public final class Breaths {
         }
         if (best < 0) {
             if (all > 0) {
-                breaths.add(new Breath(List.copyOf(phrase), all));
+                breaths.add(new Breath(phrase, all));
             }
             return;
         }
@@ -110,7 +110,11 @@ public final class Breaths {
     }
 
     private static double seconds(List<At> notes) {
-        return notes.stream().mapToDouble(Breaths::sounding).sum();
+        double seconds = 0;
+        for (At at : notes) {
+            seconds += sounding(at);
+        }
+        return seconds;
     }
 
     private static double sounding(At at) {

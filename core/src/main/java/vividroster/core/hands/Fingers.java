@@ -23,6 +23,8 @@ public record Fingers(List<List<Optional<Taken>>> taken) {
 
     /** Shorter notes than this may take an alternate slide position. */
     private static final double FAST_SECONDS = 0.4;
+    /** Of one note that are weighed against each other; those behind them are far up the neck. */
+    private static final int MOST_WAYS = 6;
 
     /** When the fourth finger is asked for. */
     public enum FourthFinger {
@@ -89,9 +91,10 @@ public record Fingers(List<List<Optional<Taken>>> taken) {
         double[] before = new double[0];
         for (int n = 0; n < run.size(); n++) {
             List<Fingering> ways = run.get(n).ways();
-            double[] costs = new double[ways.size()];
-            from[n] = new int[ways.size()];
-            for (int w = 0; w < ways.size(); w++) {
+            int weighed = Math.min(ways.size(), MOST_WAYS);
+            double[] costs = new double[weighed];
+            from[n] = new int[weighed];
+            for (int w = 0; w < weighed; w++) {
                 double best = n == 0 ? 0 : Double.MAX_VALUE;
                 for (int b = 0; b < before.length; b++) {
                     // What sounds on is not taken anew.
@@ -157,10 +160,11 @@ public record Fingers(List<List<Optional<Taken>>> taken) {
         if (from instanceof Keys before && to instanceof Keys after) {
             return 0.2 * before.movedTo(after) + (before.slidesTo(after) ? 3 : 0);
         }
-        int shifted = Movement.shifted(from, to);
+        if (from instanceof OnString before && to instanceof OnString after) {
+            int shift = before.isOpen() || after.isOpen() ? 0 : Math.abs(before.position() - after.position());
+            return Math.abs(before.place() - after.place()) + (shift == 0 ? 0 : 2 + 0.5 * shift);
+        }
         return Movement.travel(from, to)
-                + Movement.crossed(from, to)
-                + 0.2 * (from instanceof Fingering.Valves ? Movement.fingersMoved(from, to) : 0)
-                + (shifted == 0 ? 0 : 2 + 0.5 * shifted);
+                + 0.2 * (from instanceof Fingering.Valves ? Movement.fingersMoved(from, to) : 0);
     }
 }

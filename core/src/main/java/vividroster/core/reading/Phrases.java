@@ -30,37 +30,39 @@ public final class Phrases {
 
     /** Every note and rest of the page in its order, phrase by phrase. */
     public static List<List<At>> of(TimedView view) {
-        List<At> all = view.notes().stream().flatMap(List::stream).toList();
-        double usual = usual(all);
+        List<At> all = new ArrayList<>();
+        view.notes().forEach(all::addAll);
+        int usual = usual(all);
         List<List<At>> phrases = new ArrayList<>();
         int from = 0;
         int attacks = 0;
-        double beats = 0;
+        int ticks = 0;
         for (int i = 0; i < all.size(); i++) {
             At here = all.get(i);
             attacks += here.isAttack() ? 1 : 0;
-            beats += here.note().length().value();
+            ticks += here.note().length().ticks();
             boolean last = i == all.size() - 1;
-            if (last || ends(view, here, all.get(i + 1), new Sofar(attacks, beats), usual)) {
+            if (last || ends(view, here, all.get(i + 1), new Sofar(attacks, ticks), usual)) {
                 phrases.add(all.subList(from, i + 1));
                 from = i + 1;
                 attacks = 0;
-                beats = 0;
+                ticks = 0;
             }
         }
         return phrases;
     }
 
     /** What a phrase has had, this note included. */
-    private record Sofar(int attacks, double beats) {
+    private record Sofar(int attacks, int ticks) {
 
         boolean isWhole(Bar bar) {
-            double full = bar.full().value();
-            return attacks >= FEWEST_ATTACKS && beats >= FEWEST_BEATS && beats >= FEWEST_MEASURES * full;
+            return attacks >= FEWEST_ATTACKS
+                    && ticks >= FEWEST_BEATS * Beats.PER_BEAT
+                    && ticks >= FEWEST_MEASURES * bar.full().ticks();
         }
     }
 
-    private static boolean ends(TimedView view, At here, At next, Sofar sofar, double usual) {
+    private static boolean ends(TimedView view, At here, At next, Sofar sofar, int usual) {
         if (next.tiedIn() || next.slurredIn() || sofar.attacks() == 0) {
             return false;
         }
@@ -79,13 +81,13 @@ public final class Phrases {
         }
         return !next.isRest()
                 && sofar.isWhole(view.bars().get(here.measure()))
-                && soundingFor(view, here) >= LONG * usual
+                && soundingFor(view, here) >= (long) LONG * usual
                 && endsMeasure(view, here);
     }
 
-    /** In beats, with what was tied on before it. */
-    private static double soundingFor(TimedView view, At here) {
-        double beats = here.note().length().value();
+    /** In ticks, with what was tied on before it. */
+    private static int soundingFor(TimedView view, At here) {
+        int beats = here.note().length().ticks();
         if (!here.tiedIn()) {
             return beats;
         }
@@ -118,13 +120,16 @@ public final class Phrases {
                 || begins.coda().isPresent();
     }
 
-    /** Beats of the note in the middle of all by length, ties taken together. */
-    private static double usual(List<At> all) {
-        double[] lengths = all.stream()
-                .filter(At::isAttack)
-                .mapToDouble(at -> at.held().value())
-                .toArray();
-        Arrays.sort(lengths);
-        return lengths.length == 0 ? 1 : lengths[(lengths.length - 1) / 2];
+    /** Ticks of the note in the middle of all by length, ties taken together. */
+    private static int usual(List<At> all) {
+        int[] lengths = new int[all.size()];
+        int attacks = 0;
+        for (At at : all) {
+            if (at.isAttack()) {
+                lengths[attacks++] = at.held().ticks();
+            }
+        }
+        Arrays.sort(lengths, 0, attacks);
+        return attacks == 0 ? Beats.PER_BEAT : lengths[(attacks - 1) / 2];
     }
 }

@@ -1,6 +1,7 @@
 package vividroster.core.rehearsal;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -154,19 +155,26 @@ public final class HotSpots {
 
     /** Notes a second of the note in the middle of all by length; 0 where nothing is played. */
     private static double usual(TimedView written) {
-        double[] rates = written.notes().stream()
-                .flatMap(List::stream)
-                .filter(At::isAttack)
-                .mapToDouble(at -> 1 / at.heldSeconds())
-                .sorted()
-                .toArray();
-        return rates.length == 0 ? 0 : rates[rates.length / 2];
+        double[] rates = new double[64];
+        int attacks = 0;
+        for (List<At> row : written.notes()) {
+            for (At at : row) {
+                if (at.isAttack()) {
+                    rates = attacks < rates.length ? rates : Arrays.copyOf(rates, 2 * attacks);
+                    rates[attacks++] = 1 / at.heldSeconds();
+                }
+            }
+        }
+        Arrays.sort(rates, 0, attacks);
+        return attacks == 0 ? 0 : rates[attacks / 2];
     }
 
     /** Whether a note stands as the key has it that was another in the measure heard before. */
     private static boolean asSignedAgain(TimedView written, List<List<Known>> known, int measure) {
         At last = written.lastBefore(measure);
-        if (last == null || last.measure() == measure) {
+        if (last == null
+                || last.measure() == measure
+                || !known.get(last.measure()).contains(Known.PRINTED)) {
             return false;
         }
         Map<Integer, Integer> altered = new HashMap<>();
