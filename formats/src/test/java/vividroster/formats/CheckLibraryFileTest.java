@@ -8,10 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import vividroster.core.curriculum.Caution;
 import vividroster.core.curriculum.CheckTopic;
@@ -169,5 +171,74 @@ class CheckLibraryFileTest {
             assertThat(fault.remedies().getFirst()).isEqualTo("Less mouthpiece");
             assertThat(fault.remedies()).hasSize(5);
         });
+    }
+
+    /** What teachers of the instrument found wrong: what a check now says, and what it must not say again. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "upper-handling; hangs slack; a pencil fits between",
+                "upper-shift; octave above the next lower open string; matches the open string above",
+                "upper-pattern-two-three; Third finger sounds an octave above the string below; with the open string above",
+                "upper-pattern-two-three; Fourth finger matches the string above; -",
+                "upper-left-hand; small hammer; Nails look at the nose",
+                "cello-sit; Left knee at the corner and right knee inside; Left knee inside",
+                "cello-pattern; First to third a whole step, third to fourth a half step; Third and fourth each a half",
+                "bass-pattern; first finger on D is E; matches open D",
+                "bass-endpin; first finger in first position is at eye height; half position",
+                "clarinet-roll; No note between; coin",
+                "clarinet-roll; Thumb stays off for G, A and F-sharp; Thumb leaves its hole",
+                "oboe-reed-crow; until its sides seal; both blades meet",
+                "horn-water; Levers at rest except the one that is named; Valve levers still",
+                "flute-first-notes; octave high; -",
+                "flute-first-notes; Left thumb on the B-natural key; -",
+                "trumpet-left-hand; chin height; Stand higher",
+                "stick-grip; between thumb, index and middle finger; three fingers only"
+            })
+    void aSpecialistAccepts(String key, String says, String saysNoMore) {
+        TechniqueCheck check =
+                CHECKS.stream().filter(c -> c.key().equals(key)).findFirst().orElseThrow();
+        String all = String.join(
+                "\n",
+                Stream.of(
+                                check.steps(),
+                                check.criteria(),
+                                List.of(check.selfTest()),
+                                check.faults().stream()
+                                        .flatMap(f -> Stream.concat(Stream.of(f.sign()), f.remedies().stream()))
+                                        .toList())
+                        .flatMap(List::stream)
+                        .toList());
+        assertThat(all).as(key).contains(says).doesNotContain(saysNoMore.equals("-") ? "\u0000" : saysNoMore);
+    }
+
+    /** What is put together differently has a check of its own for that, everything else from its kin. */
+    @ParameterizedTest
+    @CsvSource({
+        "piccolo,flute",
+        "english-horn,oboe",
+        "e-flat-clarinet,clarinet",
+        "soprano-saxophone,alto-saxophone",
+        "flugelhorn,trumpet",
+        "baritone,euphonium",
+        "baritone-treble,euphonium-treble",
+        "xylophone,mallets",
+        "marimba,mallets"
+    })
+    void anInstrumentHasTheChecksOfItsKin(String instrument, String kin) {
+        Set<String> own = new TreeSet<>(keys(instrument));
+        Set<String> ofKin = new TreeSet<>(keys(kin));
+        Set<String> differ = new TreeSet<>(own);
+        differ.addAll(ofKin);
+        differ.removeIf(key -> own.contains(key) && ofKin.contains(key));
+        assertThat(differ).allSatisfy(key -> assertThat(topicOf(key)).isEqualTo(CheckTopic.ASSEMBLY));
+        assertThat(own).anyMatch(key -> topicOf(key) == CheckTopic.ASSEMBLY);
+    }
+
+    private static List<String> keys(String instrument) {
+        return of(CATALOG.withCode(instrument)).stream()
+                .map(TechniqueCheck::key)
+                .toList();
     }
 }
