@@ -4,7 +4,7 @@ import clsx from "clsx";
 import { useEffect, useRef, useState } from "react";
 import type { Finger } from "../../api/types";
 import { HoleChart } from "./HoleChart";
-import { fingerAt } from "./line";
+import { fingerAt, shortOf } from "./line";
 
 export interface Bracket {
   /** Index of the measure in the line. */
@@ -43,8 +43,6 @@ export interface StaffProps {
 
 const PIXELS_PER_UNIT = 10;
 const BEATS_PER_WHOLE = 4;
-/** What is too wide to stand under eighths. */
-const shortest: Record<string, string> = { open: "0", "T open": "T0" };
 /** Units kept free under a staff that carries fingerings. */
 const FINGER_ROOM = 8;
 
@@ -138,7 +136,7 @@ export default function Staff({ musicXml, label, brackets, sounding, fingers }: 
                 {finger.holes !== undefined ? (
                   <HoleChart holes={finger.holes} keys={finger.keys} />
                 ) : (
-                  (shortest[finger.label] ?? finger.label)
+                  shortOf(finger.label)
                 )}
               </span>
             )

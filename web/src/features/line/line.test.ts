@@ -9,6 +9,7 @@ import {
   readersIn,
   readingOf,
   remarksFor,
+  shortOf,
   spansOf,
 } from "./line";
 
@@ -100,4 +101,8 @@ describe("a line as sections read it", () => {
 it("says measures in a row as one span", () => {
   expect(spansOf([1, 2, 3, 6, 8, 9])).toBe("1 to 3, 6, 8 to 9");
   expect(spansOf([])).toBe("");
+});
+
+it("writes fingerings short under the staff", () => {
+  expect(["open", "T open", "T 1-2", "1-3", "T1"].map(shortOf)).toEqual(["0", "T0", "T12", "1-3", "T1"]);
 });

@@ -126,3 +126,9 @@ export function spansOf(numbers: readonly number[]): string {
   }
   return spans.map(([from, to]) => (from === to ? `${from}` : `${from} to ${to}`)).join(", ");
 }
+
+/** A fingering narrow enough to stand under eighths: "0" for open, "T12" for the thumb with two valves. */
+export function shortOf(label: string): string {
+  if (label.startsWith("T ")) return `T${shortOf(label.slice(2)).replaceAll("-", "")}`;
+  return label === "open" ? "0" : label;
+}
