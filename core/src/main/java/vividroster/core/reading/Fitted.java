@@ -67,13 +67,15 @@ public record Fitted(Part part, int octaves, int register, List<Move> moves, Lis
         if (whole.moved(down + 12 * base).beyond(compass.stage()) == 0) {
             return new Fitted(part, base, register, List.of(), List.of());
         }
+        // A voice written for the instrument stays where its writer put it, but for what cannot be played there.
+        Compass held = home.concert().isEmpty() ? Compass.of(compass.full()) : compass;
         List<Shifted> shifted = new ArrayList<>();
         List<List<At>> phrases = Phrases.of(sounding);
         for (int p = 0; p < phrases.size(); p++) {
             Span span = Span.of(phrases.get(p)).moved(down + 12 * base);
-            int octaves = span.isEmpty() ? 0 : octaves(span, compass);
+            int octaves = span.isEmpty() ? 0 : octaves(span, held);
             if (octaves != 0) {
-                shifted.add(new Shifted(p, phrases.get(p), octaves, why(span, octaves, compass)));
+                shifted.add(new Shifted(p, phrases.get(p), octaves, why(span, octaves, held)));
             }
         }
         Part fitted = shifted.isEmpty() ? part : moved(part, shifted);

@@ -138,9 +138,11 @@ class FittedTest {
                 Lines.timed("B-flat major", "4/4", "Bb4 C5 D5 Eb5"),
                 B_FLAT,
                 HomeOctave.AS_WRITTEN,
-                new Compass(Range.parse("F#3-C6"), Range.parse("F#3-C6")),
+                BEGINNER,
                 Spelling.FLATS_AT_SIX);
         assertThat(names(fitted)).isEqualTo("C5 D5 E5 F5");
+        assertThat(fitted.moves()).isEmpty();
+        assertThat(fitted.outside()).as("beyond the stage, and said").hasSize(4);
     }
 
     @Test
