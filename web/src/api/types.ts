@@ -47,6 +47,7 @@ export type Instrument = Schemas["InstrumentView"];
 export type CheckDraft = Schemas["CheckDraft"];
 export type CheckDraftView = Schemas["DraftView"];
 export type CautionView = Schemas["CautionView"];
+export type MadeLine = Schemas["MadeLineView"];
 export type Demonstration = Schemas["DemonstrationView"];
 export type Tone = Schemas["ToneView"];
 export type CheckVariants = Schemas["CheckVariantsView"];

@@ -1,10 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { FileText, X } from "lucide-react";
-import { useRef } from "react";
-import { postForm, remove } from "../../api/http";
+import { X } from "lucide-react";
+import { useRef, useState } from "react";
+import { postForm, query, remove } from "../../api/http";
 import type { Demonstration } from "../../api/types";
+import { DemonstrationFile } from "../../ui/DemonstrationFile";
 import { Button, Failed } from "../../ui/parts";
 import { demonstrationsQuery } from "./checks.queries";
+
+type Shows = NonNullable<Demonstration["shows"]>;
+
+const sides: Record<Shows, string> = { WRONG: "Wrong on purpose", RIGHT: "Right" };
 
 /** Sounds, pictures, clips and hand-outs of the director's own; played as often as one likes. */
 export function Demonstrations({ milestoneId, director }: { milestoneId: string; director: boolean }) {
@@ -12,11 +17,15 @@ export function Demonstrations({ milestoneId, director }: { milestoneId: string;
   const input = useRef<HTMLInputElement>(null);
   const attached = useQuery(demonstrationsQuery(milestoneId));
   const again = () => client.invalidateQueries({ queryKey: ["library", "demonstrations", milestoneId] });
+  const [shows, setShows] = useState<Shows | "">("");
   const add = useMutation({
     mutationFn: (file: File) => {
       const form = new FormData();
       form.append("file", file);
-      return postForm<Demonstration>(`/api/checks/${milestoneId}/demonstrations`, form);
+      return postForm<Demonstration>(
+        `/api/checks/${milestoneId}/demonstrations${query({ shows: shows || undefined })}`,
+        form,
+      );
     },
     onSuccess: again,
   });
@@ -24,27 +33,36 @@ export function Demonstrations({ milestoneId, director }: { milestoneId: string;
     mutationFn: (id: string) => remove(`/api/demonstrations/${id}`),
     onSuccess: again,
   });
+  const taken = (one: Demonstration) => (
+    <li key={one.id} className="flex items-center gap-3">
+      <DemonstrationFile one={one} />
+      {director && (
+        <button
+          type="button"
+          aria-label={`Take ${one.name} away`}
+          className="soft p-1.5"
+          onClick={() => away.mutate(one.id)}
+        >
+          <X size={17} aria-hidden />
+        </button>
+      )}
+    </li>
+  );
   if (!attached.data || (attached.data.length === 0 && !director)) return null;
   return (
     <section aria-label="Demonstrations">
       <h2 className="soft mb-1 font-sans text-[0.9rem] font-normal tracking-normal">Demonstrations</h2>
-      <ul className="grid gap-2">
-        {attached.data.map((one) => (
-          <li key={one.id} className="flex items-center gap-3">
-            <Shown one={one} />
-            {director && (
-              <button
-                type="button"
-                aria-label={`Take ${one.name} away`}
-                className="soft p-1.5"
-                onClick={() => away.mutate(one.id)}
-              >
-                <X size={17} aria-hidden />
-              </button>
-            )}
-          </li>
-        ))}
-      </ul>
+      <ul className="grid gap-2">{attached.data.filter((one) => !one.shows).map(taken)}</ul>
+      {attached.data.some((one) => one.shows) && (
+        <div className="mt-2 grid gap-x-8 gap-y-3 sm:grid-cols-2">
+          {(["WRONG", "RIGHT"] as const).map((side) => (
+            <div key={side}>
+              <h3 className="mb-1 font-sans text-[0.95rem] font-semibold tracking-normal">{sides[side]}</h3>
+              <ul className="grid gap-2">{attached.data.filter((one) => one.shows === side).map(taken)}</ul>
+            </div>
+          ))}
+        </div>
+      )}
       {director && (
         <div className="no-print mt-2 flex flex-wrap items-center gap-3">
           <input
@@ -60,6 +78,19 @@ export function Demonstrations({ milestoneId, director }: { milestoneId: string;
               event.target.value = "";
             }}
           />
+          <select
+            aria-label="What it shows"
+            className="select select-sm hairline bg-base-100 w-48 border-[1.5px]"
+            value={shows}
+            onChange={(event) => setShows(event.target.value as Shows | "")}
+          >
+            <option value="">by itself</option>
+            {Object.entries(sides).map(([side, words]) => (
+              <option key={side} value={side}>
+                {words.toLowerCase()}
+              </option>
+            ))}
+          </select>
           <Button small disabled={add.isPending} onClick={() => input.current?.click()}>
             {add.isPending ? "Attaching…" : "Attach a demonstration"}
           </Button>
@@ -68,27 +99,5 @@ export function Demonstrations({ milestoneId, director }: { milestoneId: string;
       )}
       {(add.isError || away.isError) && <Failed error={(add.error ?? away.error)!} />}
     </section>
-  );
-}
-
-function Shown({ one }: { one: Demonstration }) {
-  const address = `/api/demonstrations/${one.id}`;
-  if (one.mediaType.startsWith("audio/"))
-    return (
-      <figure className="flex flex-wrap items-center gap-3">
-        <audio controls preload="none" src={address} aria-label={one.name} className="h-9 w-64" />
-        <figcaption>{one.name}</figcaption>
-      </figure>
-    );
-  if (one.mediaType.startsWith("video/"))
-    return (
-      <video controls preload="none" src={address} aria-label={one.name} className="max-h-64 rounded-lg" />
-    );
-  if (one.mediaType.startsWith("image/"))
-    return <img src={address} alt={one.name} loading="lazy" className="max-h-64 rounded-lg" />;
-  return (
-    <a href={address} download={one.name} className="flex items-center gap-2">
-      <FileText size={18} aria-hidden /> {one.name}
-    </a>
   );
 }

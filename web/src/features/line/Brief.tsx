@@ -42,6 +42,9 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
           </p>
         )}
         {reading && <News reading={reading} />}
+        {reading?.hands.map((hand) => (
+          <p key={hand.sentence}>{hand.sentence}</p>
+        ))}
         {reading && <Tendencies reading={reading} />}
         {!instrument && (
           <p className="soft">Choose a section to see how it comes in and what is new to it.</p>
@@ -105,16 +108,28 @@ function News({ reading }: { reading: SectionReading }) {
   if (!reading.trackKnown) return null;
   if (reading.news.length === 0) return <p className="soft">Nothing new for this section.</p>;
   return (
-    <p>
-      <span className="soft">New for this section: </span>
-      {reading.news.map((one, i) => (
-        <span key={i}>
-          {i > 0 && " · "}
-          {one.kind === "NOTE" ? <b>{one.words}</b> : one.words}
-          <span className="soft"> m. {one.number}</span>
-        </span>
-      ))}
-    </p>
+    <div>
+      <p>
+        <span className="soft">New for this section: </span>
+        {reading.news.map((one, i) => (
+          <span key={i}>
+            {i > 0 && " · "}
+            {one.kind === "NOTE" ? <b>{one.words}</b> : one.words}
+            <span className="soft"> m. {one.number}</span>
+          </span>
+        ))}
+      </p>
+      <ul className="small">
+        {reading.news
+          .filter((one) => one.sentence)
+          .map((one, i) => (
+            <li key={i}>
+              <span className="soft">{one.words}: </span>
+              {one.sentence}
+            </li>
+          ))}
+      </ul>
+    </div>
   );
 }
 

@@ -1,6 +1,7 @@
 import clsx from "clsx";
 import type { Finger, LineAnalysis } from "../../api/types";
 import { HoleChart } from "./HoleChart";
+import { signed } from "./line";
 
 interface Props {
   fingers: readonly (readonly Finger[])[];
@@ -33,9 +34,6 @@ export function FingerRows({ fingers, analysis, sounding, label }: Props) {
     </ol>
   );
 }
-
-/** "B-flat" with its sign, which is narrower. */
-const signed = (name: string) => name.replace("-flat", "♭").replace("-sharp", "♯");
 
 const markWords = { NOTHING: "", FOURTH_FINGER: "fourth finger", ALTERNATE: "alternate" };
 

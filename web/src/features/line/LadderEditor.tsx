@@ -61,6 +61,13 @@ export function LadderEditor({ ladder, busy, onChange }: Props) {
                 onSet={(tempoBpm) => set(i, { tempoBpm })}
               />
             )}
+            {step.kind === "BOWS" && (
+              <BowsField
+                bows={step.bows}
+                label={`Bows to a note of step ${i + 1}`}
+                onSet={(bows) => set(i, { bows })}
+              />
+            )}
             {!silentSteps.has(step.kind) && (
               <Count
                 label={`Times of step ${i + 1}`}
@@ -83,6 +90,36 @@ export function LadderEditor({ ladder, busy, onChange }: Props) {
         </li>
       ))}
     </ol>
+  );
+}
+
+interface BowsProps {
+  bows: readonly number[];
+  label: string;
+  onSet: (bows: number[]) => void;
+}
+
+/** "3 2 1": bows to every note in one run after another. */
+function BowsField({ bows, label, onSet }: BowsProps) {
+  return (
+    <label className="flex items-center gap-1.5">
+      <span className="soft">bows</span>
+      <input
+        aria-label={label}
+        key={bows.join()}
+        defaultValue={bows.join(" ")}
+        className="input input-sm hairline bg-base-100 w-24 border-[1.5px]"
+        onBlur={(event) => {
+          const next = event.target.value
+            .split(/[^0-9]+/)
+            .filter(Boolean)
+            .map(Number);
+          const fits = next.length > 0 && next.length <= 6 && next.every((n) => n >= 1 && n <= 8);
+          if (fits && next.join() !== bows.join()) onSet(next);
+          else event.target.value = bows.join(" ");
+        }}
+      />
+    </label>
   );
 }
 

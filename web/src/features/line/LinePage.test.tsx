@@ -34,7 +34,8 @@ const section = (instrument: string, name: string, writtenKey: string) => ({
   entry: { number: 1, note: "C 5", fingering: "open", counted: ["1", "2", "3", "4"], entersOn: "1" },
   breaths: instrument === "horn" ? [1] : [],
   trackKnown: true,
-  news: [{ kind: "NOTE", number: 2, words: "F-sharp 4, 2" }],
+  news: [{ kind: "NOTE", number: 2, words: "F-sharp 4, 2", sentence: "From F 4 (1): 2 down, 1 up" }],
+  hands: [{ kind: "SLIDE", numbers: [2], sentence: `Hand note for ${instrument}: measure 2` }],
   tendencies: [{ note: "E 5", fingering: "open", tendency: "LOW", numbers: [2] }],
   outside: instrument === "horn" ? ["A 5"] : [],
   traps: [{ kind: "STILL_ALTERED", measure: 1, number: 2, sentence: "Still F-sharp" }],
@@ -69,6 +70,14 @@ const notes = {
     countedSeconds: 11.43,
     countedSecondsWithCountIn: 15.43,
     sounding: [],
+    beside: [
+      { use: "everybody", name: "Everybody else", sounding: [] },
+      { use: "horn/2", name: "Horns, second", sounding: [] },
+    ],
+    under: {
+      strains: [{ from: 1, to: 2, sentence: "Measures 1 to 2: held notes, B-flat 2" }],
+      toldApart: ["Measure 2 is measure 1 again, over something else"],
+    },
     echoes: [
       { likeness: "SAME", measure: 1, number: 2, sentence: "Same as measure 1" },
       { likeness: "SAME_RHYTHM", measure: 1, number: 2, sentence: "The rhythm of measure 1" },
@@ -92,7 +101,16 @@ const notes = {
   abc: "K:Bb\nB4|",
 };
 
-const step = { from: 1, to: 1, tempoBpm: 50, repetitions: 3, groups: [], note: "" };
+const step = {
+  from: 1,
+  to: 1,
+  tempoBpm: 50,
+  repetitions: 3,
+  groups: [],
+  bows: [],
+  tempos: [50, 60],
+  note: "",
+};
 const ladder = {
   kept: false,
   minutes: 8,
@@ -109,6 +127,7 @@ function at(answers: Record<string, unknown> = {}): Sent[] {
   return server({
     "GET /api/lines/l1/notes": notes,
     "GET /api/lines/l1/ladder": ladder,
+    "POST /api/lines/l1/parts/horn/2/milestone": { lineId: "l9" },
     "GET /api/lines/l1/ladders/horn": new Refusal(404, "No ladder is kept for this instrument."),
     "PUT /api/lines/l1/ladders/horn": { ...ladder, kept: true },
     "DELETE /api/lines/l1/ladders/horn": undefined,
@@ -255,6 +274,44 @@ describe("a line's page", () => {
     expect(screen.queryByRole("img", { name: "Notation for Horn" })).toBeNull();
     fireEvent.keyDown(window, { key: "v" });
     expect(await screen.findByRole("img", { name: "Notation for Horn" })).toBeTruthy();
+  });
+
+  it("says what the hands do, what is new against the old fingering, and what sounds beside", async () => {
+    at();
+    page();
+    const brief = await screen.findByRole("region", { name: "Brief" });
+    expect(within(brief).getByText("Hand note for horn: measure 2")).toBeTruthy();
+    expect(within(brief).getByText("From F 4 (1): 2 down, 1 up")).toBeTruthy();
+    const under = await screen.findByRole("region", { name: "What sounds under you" });
+    expect(within(under).getByText("Measure 2 is measure 1 again, over something else")).toBeTruthy();
+    expect(screen.getByRole("checkbox", { name: "With the others" })).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Make it a line of its own" }));
+    expect(await screen.findByRole("link", { name: "On the shelf as a line of its own" })).toBeTruthy();
+  });
+
+  it("asks for a theme and for groups of another size", async () => {
+    const sent = at();
+    page();
+    fireEvent.change(await screen.findByLabelText("Notes in a group"), { target: { value: "3" } });
+    await vi.waitFor(() => expect(sent.some((s) => s.path.includes("groupSize=3"))).toBe(true));
+    fireEvent.change(screen.getByLabelText("Theme"), { target: { value: "SLURS" } });
+    await vi.waitFor(() => expect(sent.some((s) => s.path.includes("theme=SLURS"))).toBe(true));
+  });
+
+  it("rehearses step by step: clean goes on, again goes back", async () => {
+    at();
+    page();
+    fireEvent.click(await screen.findByRole("button", { name: "Rehearse it" }));
+    expect(screen.getByText("Step 1 of 2")).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Clean (C)" }));
+    expect(screen.getByText("♩ = 60")).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Again (A)" }));
+    expect(screen.getByText("♩ = 50")).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Again (A)" }));
+    fireEvent.click(screen.getByRole("button", { name: "Again (A)" }));
+    expect(screen.getByText(/take fewer notes at a time/)).toBeTruthy();
+    for (let i = 0; i < 4; i++) fireEvent.click(screen.getByRole("button", { name: "Clean (C)" }));
+    expect(screen.getByText(/The ladder is climbed/)).toBeTruthy();
   });
 
   it("keeps a ladder, changes it step by step and goes back to the proposal", async () => {

@@ -13,7 +13,8 @@ import { FactsOnly } from "./FactsOnly";
 import { FingerRows } from "./FingerRows";
 import { KeyStrip } from "./KeyStrip";
 import { LeftOut } from "./LeftOut";
-import { bracketsOf, lasting, readersIn, readingOf } from "./line";
+import { BesideParts } from "./BesideParts";
+import { bracketsOf, lasting, looksOf, readersIn, readingOf, type Under } from "./line";
 import { lineNotesQuery } from "./line.queries";
 import { PlayBar } from "./PlayBar";
 import { PracticeLadder } from "./PracticeLadder";
@@ -28,7 +29,14 @@ import { Notation } from "./Notation";
 export function LinePage({ director }: { director: boolean }) {
   const { lineId = "" } = useParams();
   const { scope, search } = useScope();
-  const notes = useQuery(lineNotesQuery(lineId, scope.instrument, scope.classId));
+  const [chosen, setLook] = useState<Look>();
+  const bowed = chosen === "BOWING";
+  const notes = useQuery({
+    ...lineNotesQuery(lineId, scope.instrument, scope.classId, { division: scope.division, bowed }),
+    // Only the bows come or go: the page stays as it is until they are there.
+    placeholderData: (before, query) =>
+      query?.queryKey[2] === lineId && query.queryKey[3] === scope.instrument ? before : undefined,
+  });
   // The notes come first: the shelf is asked for when they are there, its books only where there are none.
   const library = useQuery({ ...libraryQuery, enabled: notes.isFetched });
   const books = useQuery({ ...booksQuery, enabled: notes.data === null });
@@ -70,7 +78,7 @@ export function LinePage({ director }: { director: boolean }) {
         {notes.data && (
           <a
             className="btn btn-outline hairline h-9 min-h-0"
-            href={`/api/lines/${lineId}/line.musicxml${query({ instrument: scope.instrument, classId: scope.classId })}`}
+            href={`/api/lines/${lineId}/line.musicxml${query({ instrument: scope.instrument, classId: scope.classId, division: scope.division })}`}
           >
             MusicXML
           </a>
@@ -81,7 +89,9 @@ export function LinePage({ director }: { director: boolean }) {
       </Heading>
       {typing && <TypeLine lineId={lineId} abc={notes.data?.abc ?? ""} onKept={() => setTyping(false)} />}
       {!typing && !notes.data && <FactsOnly lineId={lineId} director={director} />}
-      {!typing && notes.data && <Reading lineId={lineId} notes={notes.data} director={director} />}
+      {!typing && notes.data && (
+        <Reading lineId={lineId} notes={notes.data} director={director} chosen={chosen} onLook={setLook} />
+      )}
     </>
   );
 }
@@ -90,12 +100,25 @@ const facts = (line: Milestone) =>
   line.line &&
   `${line.line.book}, page ${line.line.page} · concert ${line.line.concertKey} · ${line.line.meter}`;
 
-function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes; director: boolean }) {
+const underLooks: Partial<Record<Look, Under>> = {
+  NAMES: "NAMES",
+  BOTH: "FINGERS",
+  SYLLABLES: "SYLLABLES",
+};
+
+interface ReadingProps {
+  lineId: string;
+  notes: LineNotes;
+  director: boolean;
+  chosen?: Look;
+  onLook: (look: Look) => void;
+}
+
+function Reading({ lineId, notes, director, chosen, onLook }: ReadingProps) {
   const { scope, search } = useScope();
   const rail = useQuery({ ...railQuery(scope.classId), enabled: Boolean(scope.classId) });
   const instruments = useQuery(instrumentsQuery);
   const [place, setPlace] = useState(-1);
-  const [chosen, setLook] = useState<Look>();
   // The notes first: what stands below them is drawn when they are seen.
   const rest = useAfterFrame();
   const { analysis, musicXml } = notes;
@@ -103,7 +126,9 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
   const readers = readersIn(analysis, rail.data?.sections ?? []);
   const struck = reading?.pitched === false;
   // Drums are told the hand of every stroke from the beginning.
-  const look = chosen ?? (struck ? "BOTH" : "STAFF");
+  const looks = looksOf(notes.fingers, struck);
+  const usual = struck ? "BOTH" : notes.namesUnder ? "NAMES" : "STAFF";
+  const look = chosen && looks.includes(chosen) ? chosen : usual;
   const name = instruments.data?.find((i) => i.code === scope.instrument)?.name ?? "concert pitch";
   return (
     <div className="grid gap-5">
@@ -117,7 +142,7 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
           </Link>
         </p>
       )}
-      {notes.fingers.length > 0 && <LookPicker look={look} onLook={setLook} struck={struck} />}
+      {notes.fingers.length > 0 && <LookPicker look={look} looks={looks} onLook={onLook} struck={struck} />}
       {look === "FINGERS" && notes.fingers.length > 0 ? (
         <FingerRows
           fingers={notes.fingers}
@@ -131,13 +156,15 @@ function Reading({ lineId, notes, director }: { lineId: string; notes: LineNotes
           label={`Notation for ${name}`}
           brackets={bracketsOf(reading)}
           sounding={analysis.order[place]?.index}
-          fingers={look === "BOTH" ? notes.fingers : undefined}
+          fingers={look in underLooks ? notes.fingers : undefined}
+          under={underLooks[look]}
         />
       )}
       {rest && (
         <>
           <PlayBar analysis={analysis} reading={reading} onPlace={setPlace} />
           <LeftOut what={analysis.leftOut} />
+          <BesideParts lineId={lineId} analysis={analysis} director={director} />
           {analysis.fault ? (
             <p role="alert" className="font-semibold">
               {analysis.fault}

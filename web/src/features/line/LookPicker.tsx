@@ -1,27 +1,27 @@
 import clsx from "clsx";
 import { useKeys } from "../../app/useKeys";
 
-export type Look = "STAFF" | "BOTH" | "FINGERS";
+export type Look = "STAFF" | "NAMES" | "BOTH" | "SYLLABLES" | "BOWING" | "FINGERS";
 
 const names: Record<Look, string> = {
   STAFF: "Notes",
-  BOTH: "Notes with fingerings",
+  NAMES: "with names",
+  BOTH: "with fingerings",
+  SYLLABLES: "with syllables",
+  BOWING: "with bowing",
   FINGERS: "Fingers without staff",
 };
 
-const strokes: Partial<Record<Look, string>> = { STAFF: "Notes", BOTH: "Notes with sticking" };
-
 interface Props {
   look: Look;
+  looks: readonly Look[];
   onLook: (look: Look) => void;
   /** Whether strokes are shown, not pitches. */
   struck?: boolean;
 }
 
-/** How a line is shown: notes, notes with fingerings or sticking, or fingers alone for first weeks. */
-export function LookPicker({ look, onLook, struck = false }: Props) {
-  const shown = struck ? strokes : names;
-  const looks = Object.keys(shown) as Look[];
+/** How a line is shown: notes, with what stands under or over them, or fingers alone for first weeks. */
+export function LookPicker({ look, looks, onLook, struck = false }: Props) {
   useKeys({ v: () => onLook(looks[(looks.indexOf(look) + 1) % looks.length]!) });
   return (
     <div role="group" aria-label="Shown as" className="flex flex-wrap gap-1">
@@ -36,7 +36,7 @@ export function LookPicker({ look, onLook, struck = false }: Props) {
             look === key ? "bg-neutral text-neutral-content border-neutral" : "hairline hover:bg-base-200",
           )}
         >
-          {shown[key]}
+          {struck && key === "BOTH" ? "with sticking" : names[key]}
         </button>
       ))}
     </div>

@@ -26,6 +26,7 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
   const [pace, setPace] = useState(100);
   const [countIn, setCountIn] = useState(true);
   const [metronome, setMetronome] = useState(false);
+  const [others, setOthers] = useState(false);
   const [pitch, setPitch] = useState<keyof typeof pitches>("CONCERT");
   const [again, setAgain] = useState(false);
   const [on, setOn] = useState(false);
@@ -55,7 +56,7 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
     setAgain(true);
   };
   const start = () => {
-    const plan = planOf(analysis, { pace: pace / 100, countIn, metronome, from, to, transpose });
+    const plan = planOf(analysis, { pace: pace / 100, countIn, metronome, others, from, to, transpose });
     wanted.current = true;
     setOn(true);
     playing.current = play(
@@ -138,6 +139,7 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
           ["Count in", countIn, setCountIn],
           ["Metronome", metronome, setMetronome],
           ["Again and again", again, setAgain],
+          ...(analysis.beside.length > 0 ? ([["With the others", others, setOthers]] as const) : []),
         ] as const
       ).map(([name, value, set]) => (
         <label key={name} className="flex items-center gap-2">

@@ -9,7 +9,16 @@ import { scopeSearch, useScope } from "../../app/scope";
 import { Button, Failed, MinutesSlider } from "../../ui/parts";
 import { LadderEditor } from "./LadderEditor";
 import { draftOf, silentSteps } from "./line";
-import { habitNames, keptLadderQuery, ladderQuery, type Habit } from "./line.queries";
+import {
+  groupSizes,
+  habitNames,
+  keptLadderQuery,
+  ladderQuery,
+  themeNames,
+  type Habit,
+  type Theme,
+} from "./line.queries";
+import { LadderRun } from "./LadderRun";
 
 interface Props {
   lineId: string;
@@ -23,9 +32,21 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
   const client = useQueryClient();
   const [minutes, setMinutes] = useState(8);
   const [habit, setHabit] = useState<Habit>();
+  const [theme, setTheme] = useState<Theme>();
+  const [groupSize, setGroupSize] = useState<number>();
+  const [running, setRunning] = useState(false);
   const kept = useQuery(keptLadderQuery(lineId, instrument, scope.classId));
   const proposed = useQuery({
-    ...ladderQuery({ lineId, instrument, classId: scope.classId, habit, minutes }),
+    ...ladderQuery({
+      lineId,
+      instrument,
+      classId: scope.classId,
+      division: scope.division,
+      habit,
+      theme,
+      groupSize,
+      minutes,
+    }),
     placeholderData: keepPreviousData,
   });
   const key = keptLadderQuery(lineId, instrument, scope.classId).queryKey;
@@ -52,6 +73,11 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
           >
             Rehearsal card
           </Link>
+          {shown && (
+            <Button small onClick={() => setRunning(!running)}>
+              {running ? "Back to the steps" : "Rehearse it"}
+            </Button>
+          )}
           {director && !own && proposed.data && (
             <Button small onClick={() => keep.mutate(draftOf(proposed.data))}>
               Keep and edit
@@ -64,7 +90,7 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
           )}
         </span>
       </div>
-      {!own && (
+      {!own && !running && (
         <div className="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
           <MinutesSlider minutes={minutes} most={25} onMinutes={setMinutes} />
           <select
@@ -79,12 +105,45 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
               </option>
             ))}
           </select>
+          <select
+            aria-label="Theme"
+            className="select select-sm hairline bg-base-100 w-52 border-[1.5px] text-[0.95rem]"
+            value={theme ?? ""}
+            onChange={(event) => setTheme((event.target.value || undefined) as Theme | undefined)}
+          >
+            <option value="">By its hard spots</option>
+            {Object.entries(themeNames).map(([name, words]) => (
+              <option key={name} value={name}>
+                {words}
+              </option>
+            ))}
+          </select>
+          {!theme && (
+            <label className="flex items-center gap-2 text-[0.95rem]">
+              <span className="soft">groups of</span>
+              <select
+                aria-label="Notes in a group"
+                className="select select-sm hairline bg-base-100 w-16 border-[1.5px]"
+                value={groupSize ?? 4}
+                onChange={(event) => setGroupSize(Number(event.target.value))}
+              >
+                {groupSizes.map((size) => (
+                  <option key={size} value={size}>
+                    {size}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
         </div>
       )}
       {(proposed.isError || kept.isError) && <Failed error={(proposed.error ?? kept.error)!} />}
       {keep.isError && <Failed error={keep.error} />}
       {forget.isError && <Failed error={forget.error} />}
-      {own && director ? (
+      {!own && proposed.data?.nothingOfIt && <p className="mb-1">{proposed.data.nothingOfIt}</p>}
+      {running && shown ? (
+        <LadderRun ladder={shown} onDone={() => setRunning(false)} />
+      ) : own && director ? (
         <LadderEditor ladder={own} busy={keep.isPending} onChange={(draft) => keep.mutate(draft)} />
       ) : (
         shown && <LadderSteps ladder={shown} faded={proposed.isPlaceholderData} />
@@ -111,7 +170,9 @@ export function LadderSteps({ ladder, faded }: { ladder: Ladder; faded?: boolean
           <b>{i + 1}</b>
           <span>
             {step.what}
-            {step.note && <span className="soft block">{step.note}</span>}
+            {(step.note || step.listenFor) && (
+              <span className="soft block">{step.note || step.listenFor}</span>
+            )}
           </span>
           <span className="soft">{silentSteps.has(step.kind) ? "" : `♩ = ${step.tempoBpm}`}</span>
           <span className="soft text-right">{duration(step.seconds)}</span>

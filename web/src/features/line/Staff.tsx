@@ -4,7 +4,7 @@ import clsx from "clsx";
 import { useEffect, useRef, useState } from "react";
 import type { Finger } from "../../api/types";
 import { HoleChart } from "./HoleChart";
-import { fingerAt, shortOf } from "./line";
+import { fingerAt, underOf, type Under } from "./line";
 
 export interface Bracket {
   /** Index of the measure in the line. */
@@ -33,8 +33,9 @@ interface Spot {
 
 export interface StaffProps {
   musicXml: string;
-  /** Fingerings to stand under the notes, by measure. */
+  /** What stands under the notes, by measure. */
   fingers?: readonly (readonly Finger[])[];
+  under?: Under;
   label: string;
   brackets: readonly Bracket[];
   /** Index of the measure that sounds. */
@@ -47,7 +48,14 @@ const BEATS_PER_WHOLE = 4;
 const FINGER_ROOM = 8;
 
 /** Notation, with brackets and labels under the staff; note-heads are never coloured by anything. */
-export default function Staff({ musicXml, label, brackets, sounding, fingers }: StaffProps) {
+export default function Staff({
+  musicXml,
+  label,
+  brackets,
+  sounding,
+  fingers,
+  under = "FINGERS",
+}: StaffProps) {
   const room = fingers && fingers.length > 0;
   const holder = useRef<HTMLDivElement>(null);
   const [boxes, setBoxes] = useState<readonly Box[]>([]);
@@ -106,7 +114,8 @@ export default function Staff({ musicXml, label, brackets, sounding, fingers }: 
       place.replaceChildren();
     };
   }, [musicXml, room]);
-  const tall = fingers?.some((measure) => measure.some((finger) => finger.holes !== undefined));
+  const tall =
+    under === "FINGERS" && fingers?.some((measure) => measure.some((finger) => finger.holes !== undefined));
   const now = sounding === undefined ? undefined : boxes[sounding];
   return (
     <div className="relative" role="img" aria-label={label}>
@@ -123,20 +132,22 @@ export default function Staff({ musicXml, label, brackets, sounding, fingers }: 
           const finger = fingerAt(fingers[spot.measure], spot.beat);
           return (
             finger &&
-            finger.label && (
+            underOf(finger, under) && (
               <span
                 key={i}
                 aria-hidden
                 className={clsx(
                   "absolute -translate-x-1/2 text-[0.92rem] leading-none font-semibold",
-                  finger.marked !== "NOTHING" && "rounded-sm px-0.5 outline-[1.5px] outline-[var(--now)]",
+                  under === "FINGERS" &&
+                    finger.marked !== "NOTHING" &&
+                    "rounded-sm px-0.5 outline-[1.5px] outline-[var(--now)]",
                 )}
                 style={{ left: spot.left, top: spot.top + 6 }}
               >
-                {finger.holes !== undefined ? (
+                {under === "FINGERS" && finger.holes !== undefined ? (
                   <HoleChart holes={finger.holes} keys={finger.keys} />
                 ) : (
-                  shortOf(finger.label)
+                  underOf(finger, under)
                 )}
               </span>
             )

@@ -3,16 +3,29 @@ import { get, post, Problem, query } from "../../api/http";
 import type { Ladder, LineNotes, LinePreview, LineRemark } from "../../api/types";
 
 /** A line as an instrument reads it; null where only facts are kept. */
-export const lineNotesQuery = (lineId: string, instrument: string | undefined, classId: string | undefined) =>
+export const lineNotesQuery = (
+  lineId: string,
+  instrument: string | undefined,
+  classId: string | undefined,
+  { division, bowed = false }: { division?: string; bowed?: boolean } = {},
+) =>
   queryOptions({
-    queryKey: ["library", "line", lineId, instrument ?? "concert", classId ?? "no class"],
+    queryKey: [
+      "library",
+      "line",
+      lineId,
+      instrument ?? "concert",
+      classId ?? "no class",
+      division ?? "",
+      bowed,
+    ],
     queryFn: () =>
-      get<LineNotes>(`/api/lines/${lineId}/notes${query({ instrument, classId })}`).catch(
-        (error: unknown) => {
-          if (error instanceof Problem && error.status === 404) return null;
-          throw error;
-        },
-      ),
+      get<LineNotes>(
+        `/api/lines/${lineId}/notes${query({ instrument, classId, division, bowed: bowed ? "true" : undefined })}`,
+      ).catch((error: unknown) => {
+        if (error instanceof Problem && error.status === 404) return null;
+        throw error;
+      }),
     staleTime: 5 * 60_000,
   });
 
@@ -41,20 +54,35 @@ export const habitNames: Record<Habit, string> = {
   STRAIGHT_THROUGH: "Straight through",
 };
 
+export type Theme = NonNullable<Ladder["theme"]>;
+
+export const themeNames: Record<Theme, string> = {
+  SLURS: "All slurs",
+  CARRIED_ACCIDENTALS: "Accidentals that hold",
+  NEW_NOTES: "The new notes",
+  COUNTS: "What must be counted",
+};
+
+export const groupSizes = [2, 3, 4, 5, 6, 7, 8] as const;
+
 export interface LadderWish {
   lineId: string;
   instrument: string;
   classId?: string;
   /** The programme's when undefined. */
   habit?: Habit;
+  /** The spots are followed when undefined. */
+  theme?: Theme;
+  /** The usual when undefined. */
+  groupSize?: number;
+  division?: string;
   minutes: number;
 }
 
-export const ladderQuery = ({ lineId, instrument, classId, habit, minutes }: LadderWish) =>
+export const ladderQuery = ({ lineId, ...wish }: LadderWish) =>
   queryOptions({
-    queryKey: ["library", "ladder", lineId, instrument, classId, habit, minutes],
-    queryFn: () =>
-      get<Ladder>(`/api/lines/${lineId}/ladder${query({ instrument, classId, habit, minutes })}`),
+    queryKey: ["library", "ladder", lineId, wish],
+    queryFn: () => get<Ladder>(`/api/lines/${lineId}/ladder${query({ ...wish })}`),
     staleTime: 5 * 60_000,
   });
 

@@ -9,8 +9,10 @@ import {
   readersIn,
   readingOf,
   remarksFor,
+  looksOf,
   shortOf,
   spansOf,
+  underOf,
 } from "./line";
 
 const reading = (instrument: string, value: number): SectionReading => ({
@@ -25,6 +27,7 @@ const reading = (instrument: string, value: number): SectionReading => ({
   breaths: [],
   trackKnown: false,
   news: [],
+  hands: [],
   tendencies: [],
   outside: [],
   traps: [
@@ -80,7 +83,16 @@ describe("a line as sections read it", () => {
   it("moves a step and sends no more than was asked", () => {
     expect(moved(["a", "b", "c"], 1, -1)).toEqual(["b", "a", "c"]);
     expect(moved(["a", "b"], 0, -1)).toEqual(["a", "b"]);
-    const step = { kind: "JOIN", from: 0, to: 1, tempoBpm: 60, repetitions: 2, groups: [], note: "" };
+    const step = {
+      kind: "JOIN",
+      from: 0,
+      to: 1,
+      tempoBpm: 60,
+      repetitions: 2,
+      groups: [],
+      bows: [],
+      note: "",
+    };
     const ladder = {
       kept: false,
       minutes: 6,
@@ -101,6 +113,31 @@ describe("a line as sections read it", () => {
 it("says measures in a row as one span", () => {
   expect(spansOf([1, 2, 3, 6, 8, 9])).toBe("1 to 3, 6, 8 to 9");
   expect(spansOf([])).toBe("");
+});
+
+it("stands names, fingerings or syllables under the notes, as a section has them", () => {
+  const finger = (part: Partial<Finger>) =>
+    ({
+      name: "B-flat",
+      beats: 1,
+      label: "open",
+      keys: [],
+      marked: "NOTHING",
+      alternates: [],
+      ...part,
+    }) as Finger;
+  expect(underOf(finger({}), "NAMES")).toBe("B♭");
+  expect(underOf(finger({}), "FINGERS")).toBe("0");
+  expect(underOf(finger({}), "SYLLABLES")).toBe("");
+  expect(looksOf([[finger({ syllable: "too" })]], false)).toContain("SYLLABLES");
+  expect(looksOf([[finger({ bow: "DOWN" })]], false)).toEqual([
+    "STAFF",
+    "NAMES",
+    "BOTH",
+    "BOWING",
+    "FINGERS",
+  ]);
+  expect(looksOf([[finger({})]], true)).toEqual(["STAFF", "BOTH"]);
 });
 
 it("writes fingerings short under the staff", () => {

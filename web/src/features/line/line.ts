@@ -8,6 +8,7 @@ import type {
   SectionReading,
   SectionView,
 } from "../../api/types";
+import type { Look } from "./LookPicker";
 import type { Bracket } from "./Staff";
 
 /** What a section reads; the concert reader has nothing of its own. */
@@ -80,19 +81,20 @@ export const remarksFor = (remarks: readonly LineRemark[], instrument: string | 
   remarks.filter((remark) => remark.instrument === "any" || remark.instrument === instrument);
 
 /** Steps without playing, which have no tempo. */
-export const silentSteps: ReadonlySet<LadderStep["kind"]> = new Set(["LOOK", "RECALL"]);
+export const silentSteps: ReadonlySet<LadderStep["kind"]> = new Set(["LOOK", "RECALL", "SET_FINGERS"]);
 
 /** A step of a ladder as it is sent. */
 export const draftOf = (ladder: Ladder): LadderDraft => ({
   minutes: ladder.minutes,
   habit: ladder.habit,
-  steps: ladder.steps.map(({ kind, from, to, tempoBpm, repetitions, groups, note }) => ({
+  steps: ladder.steps.map(({ kind, from, to, tempoBpm, repetitions, groups, bows, note }) => ({
     kind,
     from,
     to,
     tempoBpm,
     repetitions,
     groups,
+    bows,
     note,
   })),
 });
@@ -126,6 +128,36 @@ export function spansOf(numbers: readonly number[]): string {
   }
   return spans.map(([from, to]) => (from === to ? `${from}` : `${from} to ${to}`)).join(", ");
 }
+
+/** How a section's line may be shown: drums by hand, strings with bows, winds with what they say. */
+export function looksOf(fingers: readonly (readonly Finger[])[], struck: boolean): Look[] {
+  if (struck) return ["STAFF", "BOTH"];
+  const all = fingers.flat();
+  const spoken = all.some((finger) => finger.syllable);
+  const bowed = all.some((finger) => finger.bow);
+  return [
+    "STAFF",
+    "NAMES",
+    "BOTH",
+    ...(spoken ? (["SYLLABLES"] as const) : []),
+    ...(bowed ? (["BOWING"] as const) : []),
+    "FINGERS",
+  ];
+}
+
+/** "B-flat" with its sign, which is narrower. */
+export const signed = (name: string): string => name.replace("-flat", "♭").replace("-sharp", "♯");
+
+/** What stands under a note. */
+export type Under = "FINGERS" | "NAMES" | "SYLLABLES";
+
+/** The text of it; empty where nothing stands. */
+export const underOf = (finger: Finger, under: Under): string =>
+  under === "NAMES"
+    ? signed(finger.name)
+    : under === "SYLLABLES"
+      ? (finger.syllable ?? "")
+      : shortOf(finger.label);
 
 /** A fingering narrow enough to stand under eighths: "0" for open, "T12" for the thumb with two valves. */
 export function shortOf(label: string): string {

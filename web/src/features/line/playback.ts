@@ -5,6 +5,8 @@ export interface Event {
   at: number;
   lasts: number;
   midi?: number;
+  /** Softer than the part one listens to. */
+  beside?: boolean;
   /** A click: strong on the first beat. */
   click?: "strong" | "weak";
 }
@@ -21,6 +23,8 @@ export interface PlayOptions {
   pace: number;
   countIn: boolean;
   metronome: boolean;
+  /** Whether the other sections and the accompaniment sound too. */
+  others?: boolean;
   /** Semitones higher than it sounds, to play what a section reads. */
   transpose?: number;
   /** Places in the played order to begin and end with, both included. */
@@ -42,15 +46,19 @@ export function planOf(analysis: LineAnalysis, options: PlayOptions): Plan {
   if (options.countIn && opening) {
     opening.countIn.forEach((one) => click(one.seconds / options.pace, one.strong));
   }
-  analysis.sounding
-    .filter((note) => note.seconds >= first - 1e-6 && note.seconds < last - 1e-6)
-    .forEach((note) =>
-      events.push({
-        at: at(note.seconds),
-        lasts: Math.min(note.lasts, last - note.seconds) / options.pace,
-        midi: note.midi + (options.transpose ?? 0),
-      }),
-    );
+  const sound = (notes: LineAnalysis["sounding"], beside: boolean) =>
+    notes
+      .filter((note) => note.seconds >= first - 1e-6 && note.seconds < last - 1e-6)
+      .forEach((note) =>
+        events.push({
+          at: at(note.seconds),
+          lasts: Math.min(note.lasts, last - note.seconds) / options.pace,
+          midi: note.midi + (options.transpose ?? 0),
+          ...(beside && { beside }),
+        }),
+      );
+  sound(analysis.sounding, false);
+  if (options.others) analysis.beside.forEach((part) => sound(part.sounding, true));
   const places = analysis.order.slice(options.from, options.to + 1);
   if (options.metronome) {
     places.forEach((played) =>

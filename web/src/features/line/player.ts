@@ -35,8 +35,9 @@ export function play(
       source.setPeriodicWave(waves);
       source.frequency.value = hertz(event.midi);
       loudness.gain.setValueAtTime(0, start);
-      loudness.gain.linearRampToValueAtTime(0.2, start + 0.02);
-      loudness.gain.setValueAtTime(0.2, Math.max(start + 0.02, start + event.lasts - 0.06));
+      const level = event.beside ? 0.09 : 0.2;
+      loudness.gain.linearRampToValueAtTime(level, start + 0.02);
+      loudness.gain.setValueAtTime(level, Math.max(start + 0.02, start + event.lasts - 0.06));
       loudness.gain.linearRampToValueAtTime(0, start + event.lasts - 0.01);
     }
     source.connect(loudness).connect(audio.destination);

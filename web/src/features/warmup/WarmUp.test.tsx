@@ -36,6 +36,7 @@ const written = {
     measures: [{ index: 0, number: 1, beats: 4, full: 4, pulse: 1, signs: "", spoken: "" }],
     order: [{ index: 0, number: 1, pass: 1, seconds: 0 }],
     sounding: [],
+    beside: [],
     sections: [],
   },
 };
@@ -45,6 +46,7 @@ function at(kept: boolean) {
     "GET /api/warm-up": () => plan(kept),
     "GET /api/warm-up/part": written,
     "GET /api/rail": { sections: [] },
+    "GET /api/demonstrations": [{ id: "d1", name: "Four beats.wav", mediaType: "audio/wav", size: 9 }],
     "GET /api/instruments": [{ code: "flute", name: "Flute", plural: "Flutes", family: "WOODWIND" }],
     "PUT /api/warm-up": undefined,
     "DELETE /api/warm-up": undefined,
@@ -92,6 +94,19 @@ describe("the warm-up of a class", () => {
     expect(bodies[2]!.parts.map((p) => p.kind)).toEqual(["BREATHING"]);
     fireEvent.click(screen.getByRole("button", { name: "Back to the proposal" }));
     await vi.waitFor(() => expect(sent.some((s) => s.method === "DELETE")).toBe(true));
+  });
+
+  it("hangs a demonstration on a part", async () => {
+    const sent = at(true);
+    fireEvent.change(await screen.findByLabelText("Demonstration for Scale"), { target: { value: "d1" } });
+    await vi.waitFor(() =>
+      expect(sent.find((s) => s.method === "PUT")?.body).toEqual({
+        parts: [
+          { kind: "BREATHING", minutes: 1, key: "F major" },
+          { kind: "SCALE", minutes: 2.5, key: "F major", demonstrationId: "d1" },
+        ],
+      }),
+    );
   });
 
   it("says minutes as one says them", () => {

@@ -3,6 +3,7 @@ import { ArrowDown, ArrowUp, Minus, Plus, X } from "lucide-react";
 import type { WarmUp, WarmUpDraft } from "../../api/types";
 import { IconButton } from "../../ui/parts";
 import { moved } from "../line/line";
+import { PartDemonstration } from "./PartDemonstration";
 import { draftOf, minutesWords, stepped } from "./warmUp";
 
 type Parts = WarmUpDraft["parts"];
@@ -85,6 +86,14 @@ export function WarmUpParts({ plan, chosen, onChoose, onChange }: Props) {
               </li>
             ))}
           </ul>
+          <PartDemonstration
+            part={part}
+            onChange={
+              onChange &&
+              ((demonstrationId) =>
+                onChange(parts.map((one, n) => (n === i ? { ...one, demonstrationId } : one))))
+            }
+          />
         </li>
       ))}
     </ol>

@@ -1,6 +1,6 @@
 import { queryOptions } from "@tanstack/react-query";
 import { get, query } from "../../api/http";
-import type { WarmUp, WarmUpPart, WrittenPart } from "../../api/types";
+import type { Demonstration, WarmUp, WarmUpPart, WrittenPart } from "../../api/types";
 
 /** @param minutes there are, where none is kept */
 export const warmUpQuery = (classId: string | undefined, week: string | undefined, minutes: number) =>
@@ -27,3 +27,10 @@ export const writtenPartQuery = ({ classId, week, part, instrument }: Wish) =>
       ),
     staleTime: 5 * 60_000,
   });
+
+/** All of the programme, to hang one on a part. */
+export const allDemonstrationsQuery = queryOptions({
+  queryKey: ["library", "demonstrations"],
+  queryFn: () => get<Demonstration[]>("/api/demonstrations"),
+  staleTime: 60_000,
+});

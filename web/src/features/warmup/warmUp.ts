@@ -1,7 +1,12 @@
 import type { WarmUp, WarmUpDraft } from "../../api/types";
 
 export const draftOf = (plan: WarmUp): WarmUpDraft => ({
-  parts: plan.parts.map(({ kind, minutes, key }) => ({ kind, minutes, key })),
+  parts: plan.parts.map(({ kind, minutes, key, demonstrationId }) => ({
+    kind,
+    minutes,
+    key,
+    ...(demonstrationId && { demonstrationId }),
+  })),
 });
 
 /** "2½ min" from 2.5; other fractions with a point. */

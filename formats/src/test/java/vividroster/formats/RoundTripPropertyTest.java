@@ -37,7 +37,15 @@ class RoundTripPropertyTest {
                 Combinators.combine(pitch, pitch).as((a, b) -> "(" + a + b + ")"),
                 Combinators.combine(pitch, pitch, pitch).as((a, b, c) -> "(3" + a + b + c),
                 Combinators.combine(pitch, pitch).as((a, b) -> "." + a + " {" + b + "}" + b),
-                Arbitraries.of("z2", "!fermata!E2", "uC vD", "[Q:1/4=88-92]F2", "[Q:3/8=70]G2"));
+                Arbitraries.of(
+                        "z2",
+                        "!fermata!E2",
+                        "uC vD",
+                        "\"^pizz.\"E2",
+                        "\"^arco\"F2",
+                        "!~(!E!~)!F",
+                        "[Q:1/4=88-92]F2",
+                        "[Q:3/8=70]G2"));
         Arbitrary<String> measure = group.list().ofSize(4).map(groups -> String.join(" ", groups));
         Arbitrary<String> bars = Combinators.combine(
                         measure.list().ofMinSize(2).ofMaxSize(6),

@@ -82,11 +82,16 @@ class WarmUpApiTest {
                 + "&kind=EASY_SLURS&minutes=1&key=B-flat major".replace(" ", "%20");
         JsonNode trumpet = director.get(part + "&instrument=trumpet").json();
         assertThat(trumpet.path("musicXml").asString()).contains("<words", "1-2", "<slur");
-        assertThat(trumpet.path("analysis").path("measures").size()).isEqualTo(14);
+        assertThat(trumpet.path("analysis").path("measures").size())
+                .as("five lengths of two measures")
+                .isEqualTo(10);
         JsonNode clarinet = director.get(part + "&instrument=clarinet").json();
-        assertThat(clarinet.path("analysis").path("measures").size()).isEqualTo(14);
+        assertThat(clarinet.path("analysis").path("measures").size()).isEqualTo(10);
         assertThat(clarinet.path("analysis").path("sounding"))
                 .isNotEqualTo(trumpet.path("analysis").path("sounding"));
+        assertThat(director.get(part).json().path("analysis").path("order").size())
+                .isEqualTo(10);
+        director.post("/api/schools/lip-slurs", Map.of("choice", "seven"));
         assertThat(director.get(part).json().path("analysis").path("order").size())
                 .isEqualTo(14);
     }

@@ -45,10 +45,18 @@ public final class BrassChart implements FingeringChart {
 
     private final List<List<Fingering>> byMidi;
     private final int fundamental;
+    /** Of the other side, where there is one; else the same. */
+    private final int beside;
+
     private final boolean slide;
     private final boolean thumb;
 
     private BrassChart(List<List<Fingering>> byMidi, int fundamental, boolean slide, boolean thumb) {
+        this(byMidi, fundamental, fundamental, slide, thumb);
+    }
+
+    private BrassChart(List<List<Fingering>> byMidi, int fundamental, int beside, boolean slide, boolean thumb) {
+        this.beside = beside;
         this.byMidi = byMidi;
         this.fundamental = fundamental;
         this.slide = slide;
@@ -66,18 +74,32 @@ public final class BrassChart implements FingeringChart {
 
     /** @param lowered 0 to 6 */
     public Series series(int lowered) {
+        return series(lowered, fundamental, thumb);
+    }
+
+    /**
+     * The same on the side of a double horn where a note usually is; of everything else its one side.
+     *
+     * @param midi written
+     */
+    public Series seriesOf(int midi, int lowered) {
+        boolean other = thumb && midi < THUMB_FROM;
+        return other ? series(lowered, beside, false) : series(lowered);
+    }
+
+    private Series series(int lowered, int lowest, boolean withThumb) {
         if (lowered < 0 || lowered >= THREE_VALVES.size()) {
             throw new IllegalArgumentException("a tube is lowered by 0 to 6 semitones, was " + lowered);
         }
         List<Integer> midis = new ArrayList<>();
         for (int partial = 2; partial <= Partial.highest(); partial++) {
             if (Partial.isPlayed(partial)) {
-                midis.add(fundamental + Partial.semitones(partial) - lowered);
+                midis.add(lowest + Partial.semitones(partial) - lowered);
             }
         }
         return new Series(
                 lowered,
-                slide ? new Slide(lowered + 1, 2) : new Valves(THREE_VALVES.get(lowered), thumb, 2),
+                slide ? new Slide(lowered + 1, 2) : new Valves(THREE_VALVES.get(lowered), withThumb, 2),
                 List.copyOf(midis));
     }
 
@@ -113,6 +135,7 @@ public final class BrassChart implements FingeringChart {
                     return all;
                 }),
                 thumbFundamental.midi(),
+                fundamental.midi(),
                 false,
                 true);
     }

@@ -37,7 +37,9 @@ public record Note(
         UP_BOW,
         PIZZICATO,
         /** On a drum a roll. */
-        TREMOLO
+        TREMOLO,
+        /** Glides to the next note. */
+        GLISSANDO
     }
 
     /** @param begin how many slurs begin here; end how many end here */

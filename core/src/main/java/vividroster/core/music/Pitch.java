@@ -1,5 +1,6 @@
 package vividroster.core.music;
 
+import java.util.Arrays;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -53,6 +54,21 @@ public record Pitch(char letter, int alter, int octave) {
     /** Letter steps above C 0; what a staff shows. */
     public int step() {
         return 7 * octave + STEP_OF_LETTER[letter - 'A'];
+    }
+
+    /**
+     * By its number alone: natural where there is such a note, else a flat or a sharp.
+     *
+     * @param midi in 12..127, 60 for middle C
+     */
+    public static Pitch ofMidi(int midi, boolean flats) {
+        if (midi < 12 || midi > 127) {
+            throw new IllegalArgumentException("midi must be in 12..127, was " + midi);
+        }
+        int found = Arrays.binarySearch(SEMITONES, midi % 12);
+        // Not among the naturals: the one above for a flat, the one below for a sharp.
+        int letter = found >= 0 ? found : flats ? -found - 1 : -found - 2;
+        return at(7 * (midi / 12 - 1) + letter, midi);
     }
 
     /**

@@ -1,6 +1,7 @@
 package vividroster.core.music;
 
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 
@@ -10,8 +11,9 @@ import java.util.Optional;
  * @param title as printed
  * @param sounding the part of everybody that has none of its own, at concert pitch
  * @param own parts of their own by instrument and division, at concert pitch too, measure by measure beside the other
+ * @param under an accompaniment that nobody of the class plays, as long as the others; empty where there is none
  */
-public record Score(String title, Part sounding, Map<Voice, Part> own) {
+public record Score(String title, Part sounding, Map<Voice, Part> own, Optional<Part> under) {
 
     public Score {
         own = Map.copyOf(own);
@@ -22,6 +24,27 @@ public record Score(String title, Part sounding, Map<Voice, Part> own) {
                         + sounding.measures().size());
             }
         });
+        under.ifPresent(part -> {
+            if (part.measures().size() != sounding.measures().size()) {
+                throw new IllegalArgumentException("the accompaniment has "
+                        + part.measures().size() + " measures, the others "
+                        + sounding.measures().size());
+            }
+        });
+    }
+
+    public Score(String title, Part sounding, Map<Voice, Part> own) {
+        this(title, sounding, own, Optional.empty());
+    }
+
+    /** As a division sees it: its part is what the whole section would read. */
+    public Score inDivision(String instrument, int division) {
+        if (own.keySet().stream().noneMatch(v -> v.instrument().equals(instrument))) {
+            return this;
+        }
+        Map<Voice, Part> others = new LinkedHashMap<>(own);
+        others.put(Voice.of(instrument), partOf(instrument, division));
+        return new Score(title, sounding, others, under);
     }
 
     public Score(String title, Part sounding) {

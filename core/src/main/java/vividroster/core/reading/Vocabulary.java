@@ -63,6 +63,7 @@ public record Vocabulary(Set<Thing> things) {
         UP_BOW,
         PIZZICATO,
         TREMOLO,
+        GLISSANDO,
         GRACE_NOTE,
         SYNCOPATION,
         PICK_UP,
@@ -130,6 +131,17 @@ public record Vocabulary(Set<Thing> things) {
         Set<Thing> more = new HashSet<>(things);
         more.add(new NewSign(sign));
         return new Vocabulary(more);
+    }
+
+    /** Every note it holds, as its MIDI number. */
+    public Set<Integer> notes() {
+        Set<Integer> midis = new HashSet<>();
+        for (Thing thing : things) {
+            if (thing instanceof NewNote note) {
+                midis.add(note.midi());
+            }
+        }
+        return midis;
     }
 
     public boolean knows(Pitch written) {

@@ -77,6 +77,10 @@ public final class HotSpots {
         Reason(int weight) {
             this.weight = weight;
         }
+
+        int weight() {
+            return weight;
+        }
     }
 
     /**

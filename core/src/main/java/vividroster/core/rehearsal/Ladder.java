@@ -14,8 +14,10 @@ import vividroster.core.music.Measure;
 import vividroster.core.music.Part;
 import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.TimedView;
-import vividroster.core.reading.TimedView.At;
 import vividroster.core.rehearsal.HotSpots.HotSpot;
+import vividroster.core.rehearsal.HotSpots.Reason;
+import vividroster.core.rehearsal.Themes.Stretch;
+import vividroster.core.rehearsal.Themes.Theme;
 
 /**
  * The steps from slow fragments to the whole line at tempo, within the minutes there are. Source: the three habits of
@@ -27,12 +29,6 @@ import vividroster.core.rehearsal.HotSpots.HotSpot;
  */
 public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
 
-    /** A word of the director between two steps. */
-    private static final double TALK_SECONDS = 8;
-
-    /** Key, meter, way and new things, named by the class. */
-    private static final double LOOK_SECONDS = 25;
-
     private static final double SLOW = 0.6;
     private static final double MIDDLE = 0.8;
     private static final int MOST_SPOTS = 6;
@@ -41,8 +37,12 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
     /** Rewarding enough for a second, faster turn alone. */
     private static final int WORTH_TWO_TEMPOS = 5;
 
-    private static final int GROUP = 4;
-    private static final int WORTH_GROUPING = 6;
+    /** Notes a measure has at least beyond one group to be cut. */
+    private static final int BEYOND_A_GROUP = 2;
+    /** A shift is drilled with fewer and fewer bows to a note. Source: teaching of shifts. */
+    private static final List<Integer> BOWS = List.of(3, 2, 1);
+    /** A step of a metronome when a step was clean: about a tenth of the tempo aimed at. Ours, to be tuned. */
+    private static final double TEMPO_STEP = 0.1;
 
     public enum Habit {
         SPOTS_FIRST,
@@ -57,12 +57,35 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
         CONSECUTIVE
     }
 
+    /**
+     * How a director wants it.
+     *
+     * @param groupSize notes of a group, in 2..8; default 4
+     */
+    public record Wish(Habit habit, Grouping grouping, int groupSize) {
+        public static final int USUAL_GROUP = 4;
+
+        public Wish {
+            if (groupSize < 2 || groupSize > 8) {
+                throw new IllegalArgumentException("groupSize must be in 2..8, was " + groupSize);
+            }
+        }
+
+        public Wish(Habit habit, Grouping grouping) {
+            this(habit, grouping, USUAL_GROUP);
+        }
+    }
+
     /** What is done. */
     public enum Kind {
         /** Key, meter, roadmap and new things, without playing. */
         LOOK,
         /** A few notes of the measure at a time. */
         GROUPS,
+        /** Stopped strings: both fingers stand before the slur falls; nothing is played yet. */
+        SET_FINGERS,
+        /** A shift with fewer and fewer bows to a note. */
+        BOWS,
         /** The measure alone, slowly. */
         ISOLATE,
         /** The measure equals an earlier one: said, not started anew. */
@@ -84,22 +107,62 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
      * @param from and to, both included, by index in the part; of {@link Kind#JOIN_AS_PLAYED} the two measures alone,
      *     the later perhaps before the earlier on the page
      * @param groups of the one measure, for {@link Kind#GROUPS} alone
+     * @param bows to every note in one run after another, each in 1..8, for {@link Kind#BOWS} alone
+     * @param listen what to listen for, where there is something of its own
      * @param value decides what is dropped first
      */
     public record Step(
-            Kind kind, int from, int to, Bpm tempo, int repetitions, List<Group> groups, double seconds, int value) {
+            Kind kind,
+            int from,
+            int to,
+            Bpm tempo,
+            int repetitions,
+            List<Group> groups,
+            List<Integer> bows,
+            Optional<Listen> listen,
+            double seconds,
+            int value) {
         public Step {
             groups = List.copyOf(groups);
+            bows = List.copyOf(bows);
             if (repetitions < 1 || repetitions > 20) {
                 throw new IllegalArgumentException("repetitions must be in 1..20, was " + repetitions);
             }
+            if (bows.size() > 6 || bows.stream().anyMatch(n -> n < 1 || n > 8)) {
+                throw new IllegalArgumentException("bows to a note must be at most 6 numbers in 1..8, were " + bows);
+            }
+            if ((kind == Kind.BOWS) == bows.isEmpty()) {
+                throw new IllegalArgumentException(
+                        "bows to a note belong to a shift and to nothing else, were " + bows + " of " + kind);
+            }
         }
 
-        private boolean joins() {
+        public Step(
+                Kind kind,
+                int from,
+                int to,
+                Bpm tempo,
+                int repetitions,
+                List<Group> groups,
+                double seconds,
+                int value) {
+            this(kind, from, to, tempo, repetitions, groups, List.of(), Optional.empty(), seconds, value);
+        }
+
+        private Step listening(Optional<Listen> other) {
+            return new Step(kind, from, to, tempo, repetitions, groups, bows, other, seconds, value);
+        }
+
+        /** Whether nothing is played in it. */
+        public boolean isSilent() {
+            return kind == Kind.LOOK || kind == Kind.RECALL || kind == Kind.SET_FINGERS;
+        }
+
+        boolean joins() {
             return kind == Kind.JOIN || kind == Kind.JOIN_AS_PLAYED;
         }
 
-        private boolean isWhole() {
+        boolean isWhole() {
             return kind == Kind.WHOLE || kind == Kind.WHOLE_SLOW;
         }
     }
@@ -122,20 +185,19 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
     }
 
     /** @param minutes there are, more than none */
-    public static Ladder of(Line line, List<HotSpot> spots, Habit habit, Grouping grouping, double minutes) {
-        if (minutes <= 0 || minutes > 120) {
-            throw new IllegalArgumentException("minutes must be more than 0 and at most 120, was " + minutes);
-        }
+    public static Ladder of(Line line, List<HotSpot> spots, Wish wish, double minutes) {
+        checked(minutes);
+        Habit habit = wish.habit();
         int last = line.part().measures().size() - 1;
         List<Step> wanted = new ArrayList<>();
-        wanted.add(timed(line, Kind.LOOK, 0, last, line.tempo(0), 1, List.of(), 55));
+        wanted.add(StepTime.timed(line, Kind.LOOK, 0, last, line.tempo(0), 1, List.of(), 55));
         // Without a spot between them the two wholes are one.
         boolean oneRun = habit == Habit.WHOLE_SPOT_WHOLE && spots.isEmpty();
         if (habit == Habit.WHOLE_SPOT_WHOLE && !oneRun) {
-            wanted.add(timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, MIDDLE), 1, List.of(), 70));
+            wanted.add(StepTime.timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, MIDDLE), 1, List.of(), 70));
         }
         if (habit == Habit.STRAIGHT_THROUGH) {
-            wanted.add(timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, SLOW), 1, List.of(), 65));
+            wanted.add(StepTime.timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, SLOW), 1, List.of(), 65));
         }
         List<HotSpot> chosen = spots.stream().limit(MOST_SPOTS).toList();
         Set<Integer> isolated = chosen.stream()
@@ -146,23 +208,86 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
                 .filter(spot -> spot.recalls().isEmpty()
                         || isolated.contains(spot.recalls().getAsInt()))
                 .sorted(Comparator.comparingInt(HotSpot::measure))
-                .forEach(spot -> wanted.addAll(steps(line, spot, grouping)));
+                .forEach(spot -> wanted.addAll(steps(line, spot, wish)));
         if (!oneRun) {
             turns(line).forEach(wanted::add);
-            wanted.add(timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, MIDDLE), 1, List.of(), 60));
+            wanted.add(StepTime.timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, MIDDLE), 1, List.of(), 60));
         }
-        wanted.add(timed(line, Kind.WHOLE, 0, last, line.tempo(0), 1, List.of(), 100));
+        wanted.add(StepTime.timed(line, Kind.WHOLE, 0, last, line.tempo(0), 1, List.of(), 100));
         Map<Integer, Integer> recalls = new HashMap<>();
         chosen.forEach(spot -> spot.recalls().ifPresent(earlier -> recalls.put(spot.measure(), earlier)));
-        return fitted(wanted, recalls, minutes * 60);
+        return LadderFit.within(wanted, recalls, minutes * 60);
+    }
+
+    private static void checked(double minutes) {
+        if (!(minutes > 0) || minutes > 120) {
+            throw new IllegalArgumentException("minutes must be more than 0 and at most 120, was " + minutes);
+        }
+    }
+
+    /**
+     * By one theme: every place it has, in order, and then the whole.
+     *
+     * @param stretches where the theme stands; where there are none the line is looked at and played
+     */
+    public static Ladder of(Line line, Theme theme, List<Stretch> stretches, double minutes) {
+        checked(minutes);
+        int last = line.part().measures().size() - 1;
+        Optional<Listen> listen = Optional.of(theme.listen());
+        List<Step> wanted = new ArrayList<>();
+        wanted.add(StepTime.timed(line, Kind.LOOK, 0, last, line.tempo(0), 1, List.of(), 55));
+        for (Stretch stretch : stretches) {
+            int from = stretch.from();
+            Bpm slow = slower(line, from, SLOW);
+            if (!stretch.groups().isEmpty()) {
+                wanted.add(StepTime.timed(line, Kind.GROUPS, from, from, slow, 2, stretch.groups(), 30)
+                        .listening(listen));
+            }
+            wanted.add(StepTime.timed(line, Kind.ISOLATE, from, stretch.to(), slow, 2, List.of(), 35)
+                    .listening(listen));
+        }
+        if (!stretches.isEmpty()) {
+            wanted.add(StepTime.timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, MIDDLE), 1, List.of(), 60)
+                    .listening(listen));
+        }
+        wanted.add(StepTime.timed(line, Kind.WHOLE, 0, last, line.tempo(0), 1, List.of(), 100));
+        return LadderFit.within(wanted, Map.of(), minutes * 60);
+    }
+
+    /**
+     * The tempos a step is taken through: clean goes one on, again goes one back. From its own to the line's, a tenth of
+     * that at a time; of a silent step none.
+     */
+    public static List<Bpm> tempos(Line line, Step step) {
+        if (step.isSilent()) {
+            return List.of();
+        }
+        double aim = line.tempo(step.from()).value();
+        double from = Math.min(step.tempo().value(), aim);
+        List<Bpm> tempos = new ArrayList<>();
+        for (double next = from; next < aim - aim * TEMPO_STEP / 2; next += aim * TEMPO_STEP) {
+            tempos.add(new Bpm(Math.clamp(Math.round(next), 20, 400)));
+        }
+        tempos.add(line.tempo(step.from()));
+        return List.copyOf(tempos);
     }
 
     /** Steps as a director put them, with the seconds they take; nothing is dropped. */
     public static Ladder ofSteps(Line line, List<Step> steps) {
         List<Step> timed = steps.stream()
-                .map(s -> timed(line, s.kind(), s.from(), s.to(), s.tempo(), s.repetitions(), s.groups(), s.value()))
+                .map(s -> StepTime.timed(
+                        line,
+                        s.kind(),
+                        s.from(),
+                        s.to(),
+                        s.tempo(),
+                        s.repetitions(),
+                        s.groups(),
+                        s.bows(),
+                        s.listen(),
+                        s.value()))
                 .toList();
-        return new Ladder(timed, List.of(), sum(timed));
+        return new Ladder(timed, List.of(), LadderFit.sum(timed));
     }
 
     /** Where the way goes on elsewhere than at the next measure of the page, each once, in the order played. */
@@ -175,7 +300,7 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
             }
         }
         return met.stream()
-                .map(turn -> timed(
+                .map(turn -> StepTime.timed(
                         line,
                         Kind.JOIN_AS_PLAYED,
                         turn.getFirst(),
@@ -192,37 +317,57 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
         return new Bpm(Math.clamp(Math.round(line.tempo(measure).value() * by), 20, 400));
     }
 
-    private static List<Step> steps(Line line, HotSpot spot, Grouping grouping) {
+    private static List<Step> steps(Line line, HotSpot spot, Wish wish) {
         int m = spot.measure();
         if (spot.recalls().isPresent()) {
-            return List.of(timed(line, Kind.RECALL, m, m, line.tempo(m), 1, List.of(), 15));
+            return List.of(StepTime.timed(line, Kind.RECALL, m, m, line.tempo(m), 1, List.of(), 15));
         }
+        Optional<Listen> listen = Listen.to(spot.reasons());
         List<Step> steps = new ArrayList<>();
-        List<Group> groups = groups(line.part().measures().get(m), grouping);
-        if (!groups.isEmpty()) {
-            steps.add(timed(line, Kind.GROUPS, m, m, slower(line, m, SLOW), 2, groups, 22 + spot.value()));
+        if (spot.reasons().contains(Reason.FALLING_SLUR)) {
+            steps.add(StepTime.timed(
+                    line, Kind.SET_FINGERS, m, m, slower(line, m, SLOW), 1, List.of(), 26 + spot.value()));
         }
-        steps.add(timed(line, Kind.ISOLATE, m, m, slower(line, m, SLOW), 3, List.of(), 30 + spot.value()));
+        List<Group> groups = groups(line.part().measures().get(m), wish.grouping(), wish.groupSize());
+        if (!groups.isEmpty()) {
+            steps.add(StepTime.timed(line, Kind.GROUPS, m, m, slower(line, m, SLOW), 2, groups, 22 + spot.value()));
+        }
+        if (spot.reasons().contains(Reason.SHIFT)) {
+            steps.add(StepTime.timed(
+                    line,
+                    Kind.BOWS,
+                    m,
+                    m,
+                    slower(line, m, MIDDLE),
+                    1,
+                    List.of(),
+                    BOWS,
+                    Optional.empty(),
+                    24 + spot.value()));
+        }
+        steps.add(StepTime.timed(line, Kind.ISOLATE, m, m, slower(line, m, SLOW), 3, List.of(), 30 + spot.value()));
         if (spot.value() >= WORTH_TWO_TEMPOS) {
-            steps.add(timed(line, Kind.ISOLATE, m, m, slower(line, m, MIDDLE), 2, List.of(), 18 + spot.value()));
+            steps.add(
+                    StepTime.timed(line, Kind.ISOLATE, m, m, slower(line, m, MIDDLE), 2, List.of(), 18 + spot.value()));
         }
         int from = Math.max(0, m - 1);
         int to = Math.min(line.part().measures().size() - 1, m + 1);
-        steps.add(timed(line, Kind.JOIN, from, to, slower(line, from, MIDDLE), 2, List.of(), 20 + spot.value()));
-        return steps;
+        steps.add(
+                StepTime.timed(line, Kind.JOIN, from, to, slower(line, from, MIDDLE), 2, List.of(), 20 + spot.value()));
+        return steps.stream().map(step -> step.listening(listen)).toList();
     }
 
     /** Groups of a few notes; none where the measure is short anyway. */
-    static List<Group> groups(Measure measure, Grouping grouping) {
+    static List<Group> groups(Measure measure, Grouping grouping, int size) {
         int notes = measure.notes().size();
-        if (notes < WORTH_GROUPING) {
+        if (notes < size + BEYOND_A_GROUP) {
             return List.of();
         }
         List<Group> groups = new ArrayList<>();
-        int step = grouping == Grouping.OVERLAPPING ? GROUP - 1 : GROUP;
+        int step = grouping == Grouping.OVERLAPPING ? size - 1 : size;
         int from = 0;
         while (from < notes) {
-            int to = Math.min(notes - 1, from + GROUP - 1);
+            int to = Math.min(notes - 1, from + size - 1);
             groups.add(new Group(from, to));
             if (to == notes - 1) {
                 break;
@@ -230,91 +375,5 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
             from += step;
         }
         return groups;
-    }
-
-    private static Step timed(
-            Line line, Kind kind, int from, int to, Bpm tempo, int repetitions, List<Group> groups, int value) {
-        int last = line.part().measures().size() - 1;
-        boolean anyOrder = kind == Kind.JOIN_AS_PLAYED;
-        if (from < 0 || to < 0 || from > last || to > last || from > to && !anyOrder) {
-            throw new IllegalArgumentException(
-                    "a step's measures must be in 0.." + last + ", were " + from + " to " + to);
-        }
-        double asWritten = switch (kind) {
-            case LOOK, RECALL -> 0;
-            case WHOLE, WHOLE_SLOW -> line.playedSeconds();
-            case GROUPS -> seconds(line.view().notes().get(from), groups);
-            case JOIN_AS_PLAYED -> seconds(line, from) + seconds(line, to);
-            case ISOLATE, JOIN ->
-                line.view().notes().subList(from, to + 1).stream()
-                        .flatMap(List::stream)
-                        .mapToDouble(At::seconds)
-                        .sum();
-        };
-        // All tempos of the stretch are slowed alike.
-        double slowed = asWritten * line.tempo(from).value() / tempo.value();
-        double talk = kind == Kind.LOOK ? LOOK_SECONDS : TALK_SECONDS;
-        return new Step(kind, from, to, tempo, repetitions, groups, repetitions * slowed + talk, value);
-    }
-
-    private static double seconds(Line line, int measure) {
-        return line.view().notes().get(measure).stream()
-                .mapToDouble(At::seconds)
-                .sum();
-    }
-
-    private static double seconds(List<At> measure, List<Group> groups) {
-        double seconds = 0;
-        for (Group group : groups) {
-            if (group.from() < 0 || group.to() >= measure.size() || group.from() > group.to()) {
-                throw new IllegalArgumentException("a group's notes must be in 0.." + (measure.size() - 1) + ", were "
-                        + group.from() + " to " + group.to());
-            }
-            seconds += measure.subList(group.from(), group.to() + 1).stream()
-                    .mapToDouble(At::seconds)
-                    .sum();
-        }
-        return seconds;
-    }
-
-    /** @param recalls the measure isolated before, by the measure that only recalls it */
-    private static Ladder fitted(List<Step> wanted, Map<Integer, Integer> recalls, double seconds) {
-        List<Step> kept = new ArrayList<>(wanted);
-        List<Step> dropped = new ArrayList<>();
-        while (sum(kept) > seconds) {
-            Step least = leastOf(kept);
-            kept.remove(least);
-            dropped.add(least);
-            if (least.kind() == Kind.ISOLATE && isolations(kept, least.from()) == 0) {
-                List<Step> idle = kept.stream()
-                        .filter(s -> s.kind() == Kind.RECALL
-                                && Integer.valueOf(least.from()).equals(recalls.get(s.from())))
-                        .toList();
-                kept.removeAll(idle);
-                dropped.addAll(idle);
-            }
-        }
-        return new Ladder(List.copyOf(kept), List.copyOf(dropped), sum(kept));
-    }
-
-    private static long isolations(List<Step> steps, int measure) {
-        return steps.stream()
-                .filter(s -> s.kind() == Kind.ISOLATE && s.from() == measure)
-                .count();
-    }
-
-    /** The least valuable; but the last join stays while a fragment is left that it could join. */
-    private static Step leastOf(List<Step> kept) {
-        List<Step> joins = kept.stream().filter(Step::joins).toList();
-        Optional<Step> least = kept.stream()
-                .filter(s -> joins.size() != 1 || s != joins.getFirst())
-                .filter(s -> joins.size() != 1 || !s.isWhole())
-                .min(Comparator.comparingInt(Step::value));
-        return least.orElseGet(
-                () -> kept.stream().min(Comparator.comparingInt(Step::value)).orElseThrow());
-    }
-
-    private static double sum(List<Step> steps) {
-        return steps.stream().mapToDouble(Step::seconds).sum();
     }
 }

@@ -4,12 +4,18 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import vividroster.core.music.Beats;
 import vividroster.core.music.Key;
 import vividroster.core.music.Mode;
 import vividroster.core.music.Pitch;
+import vividroster.core.reading.TimedView;
+import vividroster.core.reading.TimedView.At;
+import vividroster.core.reading.Vocabulary.First;
+import vividroster.core.reading.Vocabulary.NewValue;
 import vividroster.core.rehearsal.HotSpots.Reason;
 
 /**
@@ -34,6 +40,8 @@ public final class WarmUp {
         /** Through the partials, across the break, or by finger pattern. */
         EASY_SLURS(2, 6),
         ARTICULATION(2, 3),
+        /** A new rhythm on one note, from its smallest parts. */
+        RHYTHM(1, 2),
         SCALE(2, 5),
         LONG_TONES(1.5, 1);
 
@@ -48,9 +56,22 @@ public final class WarmUp {
 
     /** Which school decides the order. */
     public enum Order {
-        SLURS_FIRST(Kind.BREATHING, Kind.SOUND_ALONE, Kind.EASY_SLURS, Kind.ARTICULATION, Kind.SCALE, Kind.LONG_TONES),
+        SLURS_FIRST(
+                Kind.BREATHING,
+                Kind.SOUND_ALONE,
+                Kind.EASY_SLURS,
+                Kind.ARTICULATION,
+                Kind.RHYTHM,
+                Kind.SCALE,
+                Kind.LONG_TONES),
         LONG_TONES_FIRST(
-                Kind.BREATHING, Kind.SOUND_ALONE, Kind.LONG_TONES, Kind.EASY_SLURS, Kind.SCALE, Kind.ARTICULATION);
+                Kind.BREATHING,
+                Kind.SOUND_ALONE,
+                Kind.LONG_TONES,
+                Kind.EASY_SLURS,
+                Kind.SCALE,
+                Kind.ARTICULATION,
+                Kind.RHYTHM);
 
         private final List<Kind> kinds;
 
@@ -82,8 +103,14 @@ public final class WarmUp {
      * @param newNotes some section meets first, at concert pitch, each once
      * @param asked measures of its lines by the reason they are hot
      * @param strings whether the class has no winds
+     * @param rhythms of one quarter some section meets first; a week that brings none drills none
      */
-    public record Week(List<Key> keys, List<Pitch> newNotes, Map<Reason, Integer> asked, boolean strings) {}
+    public record Week(
+            List<Key> keys,
+            List<Pitch> newNotes,
+            Map<Reason, Integer> asked,
+            boolean strings,
+            List<List<Beats>> rhythms) {}
 
     /** @param key concert */
     public record Part(Kind kind, double minutes, Key key, List<Why> why) {
@@ -104,7 +131,8 @@ public final class WarmUp {
                             Reason.STRING_CROSSING,
                             Reason.FALLING_SLUR,
                             Reason.FOURTH_FINGER),
-            Kind.ARTICULATION, EnumSet.of(Reason.FAST, Reason.NEW_RHYTHM),
+            Kind.ARTICULATION, EnumSet.of(Reason.FAST),
+            Kind.RHYTHM, EnumSet.of(Reason.NEW_RHYTHM),
             Kind.SCALE,
                     EnumSet.of(
                             Reason.ALTERED,
@@ -128,6 +156,7 @@ public final class WarmUp {
         Key home = week.strings() ? HOME_OF_STRINGS : HOME_OF_WINDS;
         Key key = week.keys().isEmpty() ? home : week.keys().getFirst();
         List<Kind> kinds = new ArrayList<>(order.kinds());
+        kinds.removeIf(kind -> kind == Kind.RHYTHM && week.rhythms().isEmpty());
         Map<Kind, Double> shares = shares(week, kinds, minutes);
         while (kinds.size() > 1 && shares.values().stream().anyMatch(m -> m < SHORTEST_MINUTES)) {
             kinds.remove(
@@ -154,6 +183,35 @@ public final class WarmUp {
         double total = sum;
         weights.forEach((kind, weight) -> shares.put(kind, Math.floor(4 * minutes * weight / total) / 4));
         return shares;
+    }
+
+    /** The rhythms of one quarter around note values a section meets first, each once, of two notes or more. */
+    public static List<List<Beats>> rhythms(TimedView written, List<First> news) {
+        Set<List<Beats>> found = new LinkedHashSet<>();
+        for (First first : news) {
+            if (!(first.thing() instanceof NewValue value) || value.rest()) {
+                continue;
+            }
+            int pulse = written.notes()
+                            .get(first.measure())
+                            .get(first.note())
+                            .beat()
+                            .ticks()
+                    / Beats.PER_BEAT;
+            List<At> inside = written.notes().get(first.measure()).stream()
+                    .filter(at -> at.beat().ticks() / Beats.PER_BEAT == pulse)
+                    .toList();
+            boolean whole = inside.getFirst().beat().ticks() % Beats.PER_BEAT == 0
+                    && inside.stream()
+                                    .mapToInt(at -> at.note().length().ticks())
+                                    .sum()
+                            == Beats.PER_BEAT
+                    && inside.stream().allMatch(At::isAttack);
+            if (whole && inside.size() > 1) {
+                found.add(inside.stream().map(at -> at.note().length()).toList());
+            }
+        }
+        return List.copyOf(found);
     }
 
     private static List<Asked> asked(Kind kind, Week week) {

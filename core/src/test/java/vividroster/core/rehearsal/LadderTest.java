@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -13,9 +14,11 @@ import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Range;
+import vividroster.core.instrument.StringChart;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Part;
+import vividroster.core.music.Pitch;
 import vividroster.core.reading.Lines;
 import vividroster.core.reading.TimedView;
 import vividroster.core.rehearsal.HotSpots.HotSpot;
@@ -25,6 +28,7 @@ import vividroster.core.rehearsal.Ladder.Grouping;
 import vividroster.core.rehearsal.Ladder.Habit;
 import vividroster.core.rehearsal.Ladder.Kind;
 import vividroster.core.rehearsal.Ladder.Step;
+import vividroster.core.rehearsal.Ladder.Wish;
 
 class LadderTest {
 
@@ -44,8 +48,7 @@ class LadderTest {
         return Ladder.of(
                 Ladder.Line.of(TimedView.of(Lines.at(tempo.value(), LINE))),
                 spots(),
-                habit,
-                Grouping.OVERLAPPING,
+                new Wish(habit, Grouping.OVERLAPPING),
                 minutes);
     }
 
@@ -106,8 +109,8 @@ class LadderTest {
     @Test
     void joinsFollowTheOrderPlayed() {
         Part part = Lines.roadmap("A B,F:| C D,DCF");
-        Ladder ladder =
-                Ladder.of(Ladder.Line.of(TimedView.of(part)), List.of(), Habit.SPOTS_FIRST, Grouping.OVERLAPPING, 20);
+        Ladder ladder = Ladder.of(
+                Ladder.Line.of(TimedView.of(part)), List.of(), new Wish(Habit.SPOTS_FIRST, Grouping.OVERLAPPING), 20);
         assertThat(ladder.steps())
                 .filteredOn(s -> s.kind() == Kind.JOIN_AS_PLAYED)
                 .extracting(Step::from, Step::to)
@@ -122,8 +125,7 @@ class LadderTest {
         assertThat(Ladder.of(
                                 Ladder.Line.of(TimedView.of(plain)),
                                 List.of(),
-                                Habit.WHOLE_SPOT_WHOLE,
-                                Grouping.OVERLAPPING,
+                                new Wish(Habit.WHOLE_SPOT_WHOLE, Grouping.OVERLAPPING),
                                 20)
                         .steps())
                 .extracting(Step::kind)
@@ -202,10 +204,10 @@ class LadderTest {
         Measure full = Lines.notes("C major", "4/4", "C4/2 D4/2 E4/2 F4/2 G4/2 F4/2 E4/2 D4/2")
                 .measures()
                 .getFirst();
-        assertThat(Ladder.groups(full, Grouping.OVERLAPPING))
+        assertThat(Ladder.groups(full, Grouping.OVERLAPPING, 4))
                 .containsExactly(new Group(0, 3), new Group(3, 6), new Group(6, 7));
-        assertThat(Ladder.groups(full, Grouping.CONSECUTIVE)).containsExactly(new Group(0, 3), new Group(4, 7));
-        assertThat(Ladder.groups(LINE.measures().getFirst(), Grouping.OVERLAPPING))
+        assertThat(Ladder.groups(full, Grouping.CONSECUTIVE, 4)).containsExactly(new Group(0, 3), new Group(4, 7));
+        assertThat(Ladder.groups(LINE.measures().getFirst(), Grouping.OVERLAPPING, 4))
                 .isEmpty();
     }
 
@@ -215,8 +217,7 @@ class LadderTest {
         Step groups = Ladder.of(
                         Ladder.Line.of(TimedView.of(Lines.at(100, part))),
                         spots(part),
-                        Habit.SPOTS_FIRST,
-                        Grouping.CONSECUTIVE,
+                        new Wish(Habit.SPOTS_FIRST, Grouping.CONSECUTIVE),
                         20)
                 .steps()
                 .stream()
@@ -225,6 +226,74 @@ class LadderTest {
                 .orElseThrow();
         // twice four beats at 60 and 8 s of talk
         assertThat(groups.seconds()).isEqualTo(16);
+    }
+
+    @Test
+    void theSizeOfAGroupIsTheDirectors() {
+        Measure full = Lines.notes("C major", "4/4", "C4/2 D4/2 E4/2 F4/2 G4/2 F4/2 E4/2 D4/2")
+                .measures()
+                .getFirst();
+        assertThat(Ladder.groups(full, Grouping.CONSECUTIVE, 2)).hasSize(4);
+        assertThat(Ladder.groups(full, Grouping.OVERLAPPING, 3))
+                .containsExactly(new Group(0, 2), new Group(2, 4), new Group(4, 6), new Group(6, 7));
+        assertThat(Ladder.groups(full, Grouping.CONSECUTIVE, 8)).isEmpty();
+        assertThatThrownBy(() -> new Wish(Habit.SPOTS_FIRST, Grouping.CONSECUTIVE, 9))
+                .hasMessage("groupSize must be in 2..8, was 9");
+    }
+
+    private static final FingeringChart VIOLIN = new StringChart(
+            List.of(Pitch.named("G3"), Pitch.named("D4"), Pitch.named("A4"), Pitch.named("E5")),
+            StringChart.Hand.BY_LETTER,
+            List.of(1, 3, 5, 2, 4));
+
+    @Test
+    void fingersStandBeforeASlurFalls() {
+        Part part = Lines.notes("D major", "4/4", "D4 E4 F#4 G4 | (G4 F#4) E4 D4 | D4*4");
+        Ladder ladder = Ladder.of(
+                Ladder.Line.of(TimedView.of(part)),
+                Lines.reading(part, Range.parse("G3-E5"), VIOLIN).hotSpots(),
+                new Wish(Habit.SPOTS_FIRST, Grouping.OVERLAPPING),
+                20);
+        List<Step> ofTheSlur = ladder.steps().stream()
+                .filter(s -> s.from() == 1 && s.to() == 1)
+                .toList();
+        assertThat(ofTheSlur).extracting(Step::kind).containsSubsequence(Kind.SET_FINGERS, Kind.ISOLATE);
+        assertThat(ofTheSlur.getFirst().seconds()).as("a word alone").isEqualTo(8);
+        assertThat(ofTheSlur.getLast().listen()).contains(Listen.UNBROKEN_SLUR);
+    }
+
+    @Test
+    void aShiftIsDrilledWithFewerAndFewerBows() {
+        Part part = Lines.at(60, Lines.notes("D major", "4/4", "A5 B5 C#6 D6 | A4*4"));
+        Ladder ladder = Ladder.of(
+                Ladder.Line.of(TimedView.of(part)),
+                Lines.reading(part, Range.parse("G3-E6"), VIOLIN).hotSpots(),
+                new Wish(Habit.SPOTS_FIRST, Grouping.OVERLAPPING),
+                20);
+        Step bows = ladder.steps().stream()
+                .filter(s -> s.kind() == Kind.BOWS)
+                .findFirst()
+                .orElseThrow();
+        assertThat(bows.bows()).containsExactly(3, 2, 1);
+        // six times four beats at 48, and a word
+        assertThat(bows.seconds()).isEqualTo(6 * 4 * 60 / 48.0 + 8);
+        Step edited = new Step(Kind.BOWS, 0, 0, new Bpm(60), 1, List.of(), List.of(4, 2), Optional.empty(), 0, 0);
+        assertThat(Ladder.ofSteps(Ladder.Line.of(TimedView.of(part)), List.of(edited))
+                        .seconds())
+                .isEqualTo(6 * 4 + 8);
+        assertThatThrownBy(() -> new Step(Kind.BOWS, 0, 0, new Bpm(60), 1, List.of(), 0, 0))
+                .hasMessageContaining("bows to a note belong to a shift");
+    }
+
+    @Test
+    void cleanGoesOneTempoOnUntilTheLinesOwn() {
+        Ladder.Line line = Ladder.Line.of(TimedView.of(Lines.at(100, LINE)));
+        Step slow = new Step(Kind.ISOLATE, 1, 1, new Bpm(60), 1, List.of(), 0, 0);
+        assertThat(Ladder.tempos(line, slow).stream().map(Bpm::value)).containsExactly(60.0, 70.0, 80.0, 90.0, 100.0);
+        Step whole = new Step(Kind.WHOLE, 0, 5, new Bpm(100), 1, List.of(), 0, 0);
+        assertThat(Ladder.tempos(line, whole).stream().map(Bpm::value)).containsExactly(100.0);
+        Step look = new Step(Kind.LOOK, 0, 5, new Bpm(100), 1, List.of(), 0, 0);
+        assertThat(Ladder.tempos(line, look)).isEmpty();
     }
 
     @Test

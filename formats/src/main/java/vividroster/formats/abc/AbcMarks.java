@@ -24,6 +24,9 @@ final class AbcMarks {
             Map.entry("/", Mark.TREMOLO),
             Map.entry("//", Mark.TREMOLO),
             Map.entry("///", Mark.TREMOLO),
+            Map.entry("~(", Mark.GLISSANDO),
+            Map.entry("-(", Mark.GLISSANDO),
+            Map.entry("glissando", Mark.GLISSANDO),
             Map.entry("pizz", Mark.PIZZICATO),
             Map.entry("pizzicato", Mark.PIZZICATO));
 
@@ -48,6 +51,11 @@ final class AbcMarks {
 
     static Optional<Mark> mark(String name) {
         return Optional.ofNullable(MARKS.get(folded(name)));
+    }
+
+    /** A glide goes to the next note, wherever its end is written. */
+    static boolean endsGlide(String name) {
+        return folded(name).equals("~)") || folded(name).equals("-)");
     }
 
     static boolean isBreath(String name) {

@@ -24,6 +24,7 @@ import vividroster.formats.score.JumpWords;
 import vividroster.formats.score.LeftOut;
 import vividroster.formats.score.Limits;
 import vividroster.formats.score.LineFileException;
+import vividroster.formats.score.Plucking;
 
 /** The notes of one voice, read line by line and gathered into measures. What one voice cannot hold makes it unusable. */
 final class AbcVoice {
@@ -44,6 +45,7 @@ final class AbcVoice {
     private Beats unit;
     private Key key;
     private Meter meter;
+    private final Plucking plucking = new Plucking();
     private final AbcSigns signs = new AbcSigns();
     private final List<Measure> measures = new ArrayList<>();
     private final List<Note> notes = new ArrayList<>();
@@ -307,6 +309,9 @@ final class AbcVoice {
             return;
         }
         String said = text.substring(1).strip();
+        if (plucking.said(said)) {
+            return;
+        }
         boolean ofTheWay = JumpWords.in(said).filter(signs::said).isPresent();
         addWords(ofTheWay ? "" : said);
     }
@@ -317,7 +322,7 @@ final class AbcVoice {
             marks.add(mark.get());
         } else if (AbcMarks.isBreath(name)) {
             markLast(Mark.BREATH);
-        } else if (!signs.decoration(name)) {
+        } else if (!AbcMarks.endsGlide(name) && !signs.decoration(name)) {
             leaveOut(AbcMarks.leftOut(name));
         }
     }
@@ -482,7 +487,7 @@ final class AbcVoice {
         if (++count > Limits.NOTES) {
             throw new IllegalArgumentException("a part has at most " + Limits.NOTES + " notes");
         }
-        notes.add(note);
+        notes.add(plucking.played(note));
     }
 
     private void bar(AbcBars bar) {

@@ -274,7 +274,7 @@ public final class MusicXmlWriter {
         }
 
         /** Leaves the direction open for a sound. */
-        private void words(String words) throws XMLStreamException {
+        void words(String words) throws XMLStreamException {
             open("direction", "placement", "above");
             open("direction-type");
             text("words", words);

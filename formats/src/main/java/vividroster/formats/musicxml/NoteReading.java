@@ -75,8 +75,8 @@ final class NoteReading {
                     case Ornaments ornaments ->
                         ornaments.getTrillMarkOrTurnOrDelayedTurn().forEach(o -> ornament(o, marks, aside));
                     case Dynamics dynamics -> aside.add("dynamics");
-                    case Glissando glissando -> aside.add("glissandi");
-                    case Slide slide -> aside.add("glissandi");
+                    case Glissando glissando -> glides(glissando.getType(), marks);
+                    case Slide slide -> glides(slide.getType(), marks);
                     case Arpeggiate arpeggio -> aside.add("arpeggios");
                     default -> aside.add("other signs at notes");
                 }
@@ -94,6 +94,12 @@ final class NoteReading {
                 .findFirst()
                 .orElse("");
         return new Note(pitch, length, tied && pitch.isPresent(), new Note.Slurs(begin, end), marks, graces, lyric);
+    }
+
+    private static void glides(StartStop type, Set<Mark> marks) {
+        if (type == StartStop.START) {
+            marks.add(Mark.GLISSANDO);
+        }
     }
 
     /** A tremolo on one note is kept; between two notes it is left out. */

@@ -13,6 +13,7 @@ import vividroster.core.music.TempoMark;
 import vividroster.core.reading.Accidentals.Known;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.TimedView.At;
+import vividroster.formats.score.Plucking;
 
 /** The notes of a part, one measure after another: what is tied and slurred goes on over the bar line. */
 final class NoteWriting {
@@ -25,6 +26,8 @@ final class NoteWriting {
     private final List<List<Known>> known;
     private final boolean unpitched;
     private int slursOpen;
+    private boolean gliding;
+    private boolean plucked;
     private int tupletPlace;
 
     /** @param unpitched whether a pitch is a place on the staff alone */
@@ -59,8 +62,20 @@ final class NoteWriting {
                     out.tempo(mark.tempo(), mark.at().minus(at.place()));
                 }
             }
+            plucking(measure.notes().get(n));
             note(measure, n, at.tiedIn(), known.get(index).get(n) == Known.PRINTED);
         }
+    }
+
+    /** The words where plucking begins and where the bow comes back. */
+    private void plucking(Note note) throws XMLStreamException {
+        boolean here = note.marks().contains(Mark.PIZZICATO);
+        if (note.isRest() || here == plucked) {
+            return;
+        }
+        plucked = here;
+        out.words(plucked ? Plucking.PLUCKED : Plucking.BOWED);
+        out.close();
     }
 
     private void fermataOnly(Note rest) throws XMLStreamException {
@@ -179,7 +194,9 @@ final class NoteWriting {
         if (tupletStops) {
             tupletPlace = 0;
         }
-        if (!tied && !ties && begin == 0 && end == 0 && !marked && !tupletStarts && !tupletStops) {
+        boolean glideEnds = gliding && first && !note.isRest();
+        boolean glides = last && note.marks().contains(Mark.GLISSANDO);
+        if (!tied && !ties && begin == 0 && end == 0 && !marked && !glideEnds && !tupletStarts && !tupletStops) {
             return;
         }
         out.open("notations");
@@ -196,6 +213,13 @@ final class NoteWriting {
         for (int i = 0; i < begin; i++) {
             out.empty("slur", "type", "start", "number", String.valueOf(++slursOpen));
         }
+        if (glideEnds) {
+            out.empty("glissando", "type", "stop", "number", "1", "line-type", "solid");
+        }
+        if (glides) {
+            out.empty("glissando", "type", "start", "number", "1", "line-type", "solid");
+        }
+        gliding = glides || gliding && !glideEnds;
         if (tupletStarts) {
             out.empty("tuplet", "type", "start");
         }
@@ -209,18 +233,13 @@ final class NoteWriting {
     }
 
     private void marks(Note note) throws XMLStreamException {
-        if (note.marks().contains(Mark.UP_BOW)
-                || note.marks().contains(Mark.DOWN_BOW)
-                || note.marks().contains(Mark.PIZZICATO)) {
+        if (note.marks().contains(Mark.UP_BOW) || note.marks().contains(Mark.DOWN_BOW)) {
             out.open("technical");
             if (note.marks().contains(Mark.UP_BOW)) {
                 out.empty("up-bow");
             }
             if (note.marks().contains(Mark.DOWN_BOW)) {
                 out.empty("down-bow");
-            }
-            if (note.marks().contains(Mark.PIZZICATO)) {
-                out.empty("snap-pizzicato");
             }
             out.close();
         }
@@ -255,7 +274,7 @@ final class NoteWriting {
             case ACCENT -> "accent";
             case MARCATO -> "strong-accent";
             case BREATH -> "breath-mark";
-            case FERMATA, DOWN_BOW, UP_BOW, PIZZICATO, TREMOLO -> "";
+            case FERMATA, DOWN_BOW, UP_BOW, PIZZICATO, TREMOLO, GLISSANDO -> "";
         };
     }
 }

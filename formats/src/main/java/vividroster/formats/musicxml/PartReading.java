@@ -38,6 +38,7 @@ import vividroster.formats.score.LeftOut;
 import vividroster.formats.score.Limits;
 import vividroster.formats.score.LineFileException;
 import vividroster.formats.score.PartNames;
+import vividroster.formats.score.Plucking;
 import vividroster.formats.score.TempoMarks;
 
 /** One part of a file, read measure by measure into one voice at concert pitch. */
@@ -57,6 +58,7 @@ final class PartReading {
     private Transposition transposition = Transposition.CONCERT;
     private Transposition firstTransposition = Transposition.CONCERT;
     private Optional<Clef> clef = Optional.empty();
+    private final Plucking plucking = new Plucking();
     private double divisions = 1;
     private int number;
     private boolean doubleBefore;
@@ -135,7 +137,7 @@ final class PartReading {
     private final class MeasureReading {
 
         private final ScorePartwise.Part.Measure measure;
-        private final SignsReading signs = new SignsReading();
+        private final SignsReading signs = new SignsReading(plucking);
         private final Map<String, VoiceLine> voices = new LinkedHashMap<>();
         private final List<Pitch> graces = new ArrayList<>();
         private final List<TempoMark> tempos = new ArrayList<>();
@@ -234,7 +236,7 @@ final class PartReading {
         }
 
         private Note read(org.audiveris.proxymusic.Note note, Beats length, List<Pitch> before) {
-            Note written = NoteReading.of(note, length, before, aside);
+            Note written = plucking.played(NoteReading.of(note, length, before, aside));
             return written.isRest()
                     ? written
                     : written.withPitch(sounding(written.pitch().orElseThrow()));

@@ -24,6 +24,7 @@ import vividroster.core.music.Signs.Until;
 import vividroster.core.music.Tempo;
 import vividroster.formats.score.JumpWords;
 import vividroster.formats.score.JumpWords.Said;
+import vividroster.formats.score.Plucking;
 import vividroster.formats.score.TempoWords;
 
 /** Bar lines, sounds and words of one measure on their way to its signs. A sound element goes before printed words. */
@@ -46,7 +47,13 @@ final class SignsReading {
     private Optional<String> wordedCoda = Optional.empty();
     private Optional<String> wordedSegno = Optional.empty();
     private boolean endsDouble;
+    private final Plucking plucking;
     private final StringBuilder words = new StringBuilder();
+
+    /** @param plucking as it goes on from the measure before */
+    SignsReading(Plucking plucking) {
+        this.plucking = plucking;
+    }
 
     void read(Barline barline) {
         if (barline.getRepeat() != null) {
@@ -152,7 +159,8 @@ final class SignsReading {
                 coda = coda.or(() -> Optional.of(""));
             }
             for (Object one : type.getWordsOrSymbol()) {
-                if (one instanceof FormattedTextId text) {
+                if (one instanceof FormattedTextId text
+                        && !plucking.said(text.getValue() == null ? "" : text.getValue())) {
                     word(text.getValue() == null ? "" : text.getValue().strip());
                 }
             }

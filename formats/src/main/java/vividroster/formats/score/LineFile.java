@@ -30,6 +30,16 @@ public record LineFile(String title, List<FilePart> parts, List<LeftOut> leftOut
         }
     }
 
+    private static final String UNDER = "under";
+
+    private String named(String id) {
+        return parts.stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst()
+                .map(FilePart::name)
+                .orElse("");
+    }
+
     /** What one part is used for. */
     public sealed interface Use {
         /** Everybody without a part of their own reads it; and the voice, where one is named. */
@@ -37,11 +47,14 @@ public record LineFile(String title, List<FilePart> parts, List<LeftOut> leftOut
 
         record Own(Voice voice) implements Use {}
 
+        /** The accompaniment below all of them. */
+        record Under() implements Use {}
+
         record Nobody() implements Use {}
     }
 
     /**
-     * Chosen by a person for some parts by id: {@code everybody}, {@code nobody}, or an instrument's code, behind it
+     * Chosen by a person for some parts by id: {@code everybody}, {@code nobody}, {@code under}, or an instrument's code, behind it
      * {@code /2} for its second part.
      */
     public record Choices(Map<String, String> byPart) {
@@ -67,22 +80,35 @@ public record LineFile(String title, List<FilePart> parts, List<LeftOut> leftOut
         String forAll = chosenForAll.orElse(parts.stream()
                 .map(FilePart::id)
                 .filter(id -> !choices.byPart().containsKey(id))
+                .filter(id -> parts.size() == 1 || !PartNames.isAccompaniment(named(id)))
                 .findFirst()
                 .or(() -> parts.stream()
                         .map(FilePart::id)
-                        .filter(id -> !"nobody".equals(choices.byPart().get(id)))
+                        .filter(id -> !Set.of("nobody", UNDER)
+                                .contains(choices.byPart().getOrDefault(id, "")))
                         .findFirst())
                 .orElseThrow(() -> new LineFileException("No part of the file is used; choose one for everybody.")));
         Map<String, Use> uses = new LinkedHashMap<>();
+        boolean below = false;
         for (FilePart part : parts) {
             Optional<Voice> voice = voices.get(part.id());
+            boolean under = !below && !part.id().equals(forAll) && isUnder(part, choices);
+            below |= under;
             uses.put(
                     part.id(),
                     part.id().equals(forAll)
                             ? new Use.Everybody(voice)
-                            : voice.<Use>map(Use.Own::new).orElse(new Use.Nobody()));
+                            : under
+                                    ? new Use.Under()
+                                    : voice.<Use>map(Use.Own::new).orElse(new Use.Nobody()));
         }
         return uses;
+    }
+
+    /** One accompaniment: as chosen, else by its name. */
+    private static boolean isUnder(FilePart part, Choices choices) {
+        String chosen = choices.byPart().get(part.id());
+        return chosen == null ? PartNames.isAccompaniment(part.name()) : chosen.equals(UNDER);
     }
 
     /** Of several for one voice the first is its first part, the next its second. */
@@ -119,8 +145,8 @@ public record LineFile(String title, List<FilePart> parts, List<LeftOut> leftOut
         if (chosen == null) {
             return part.meant();
         }
-        if (chosen.equals("nobody") || chosen.equals("everybody")) {
-            return chosen.equals("nobody") ? Optional.empty() : part.meant();
+        if (chosen.equals("nobody") || chosen.equals("everybody") || chosen.equals(UNDER)) {
+            return !chosen.equals("everybody") ? Optional.empty() : part.meant();
         }
         int slash = chosen.indexOf('/');
         return Optional.of(
@@ -140,6 +166,7 @@ public record LineFile(String title, List<FilePart> parts, List<LeftOut> leftOut
     public Score score(Choices choices) {
         Map<String, Use> uses = uses(choices);
         Part sounding = null;
+        Part under = null;
         Map<Voice, Part> own = new LinkedHashMap<>();
         for (FilePart part : parts) {
             switch (uses.get(part.id())) {
@@ -149,6 +176,7 @@ public record LineFile(String title, List<FilePart> parts, List<LeftOut> leftOut
                     all.also().ifPresent(voice -> own.put(voice, mine));
                 }
                 case Use.Own mine -> own.put(mine.voice(), part.used());
+                case Use.Under below -> under = part.used();
                 case Use.Nobody nobody -> {}
             }
         }
@@ -164,7 +192,7 @@ public record LineFile(String title, List<FilePart> parts, List<LeftOut> leftOut
                                 + "; leave one out, or choose another file.");
             }
         }
-        return new Score(title, sounding, own);
+        return new Score(title, sounding, own, Optional.ofNullable(under));
     }
 
     /** One part alone, by its id or name. @throws LineFileException when there is none, or it cannot be used */

@@ -74,6 +74,19 @@ public final class PartNames {
                 : alone(catalog, written).filter(i -> shares(i, words)).map(i -> new Voice(i.code(), division));
     }
 
+    private static final Set<String> ACCOMPANIMENTS =
+            Set.of("accompaniment", "accomp", "accompanying voice", "under", "backing", "piano accompaniment");
+
+    /** Whether a part lies below all the others and nobody of the class plays it. */
+    public static boolean isAccompaniment(String name) {
+        return ACCOMPANIMENTS.contains(Wording.fold(name).strip());
+    }
+
+    /** Which division a name means, as rosters write it; 0 where it means none. */
+    public static int division(String name) {
+        return DIVISIONS.getOrDefault(Wording.fold(name).strip(), 0);
+    }
+
     private static Optional<Clef> clefSaid(List<String> words) {
         String all = " " + String.join(" ", words) + " ";
         return all.contains(" tc ") || all.contains(" t c ") || all.contains(" treble clef ")

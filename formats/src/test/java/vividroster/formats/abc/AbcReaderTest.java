@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -120,6 +121,23 @@ class AbcReaderTest {
         assertThat(second.get(0).marks()).containsExactly(Mark.ACCENT);
         assertThat(second.get(2).marks()).containsExactlyInAnyOrder(Mark.DOWN_BOW, Mark.BREATH);
         assertThat(part.measures().get(1).words()).isEqualTo("softly");
+    }
+
+    @Test
+    void pluckingHoldsUntilTheBowAndAGlideGoesToTheNextNote() {
+        Part part = read("\"^pizz.\"B c d z|e \"^arco\"f !~(!c !~)!B|").sounding();
+
+        assertThat(part.measures().stream().flatMap(m -> m.notes().stream()).map(Note::marks))
+                .containsExactly(
+                        Set.of(Mark.PIZZICATO),
+                        Set.of(Mark.PIZZICATO),
+                        Set.of(Mark.PIZZICATO),
+                        Set.of(),
+                        Set.of(Mark.PIZZICATO),
+                        Set.of(),
+                        Set.of(Mark.GLISSANDO),
+                        Set.of());
+        assertThat(part.measures()).extracting(Measure::words).containsOnly("");
     }
 
     @Test

@@ -10,14 +10,17 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.CheckTopic;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.Prerequisites;
 import vividroster.core.curriculum.SchoolQuestion;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Pitch;
 import vividroster.core.music.Spelling;
 import vividroster.formats.checks.CheckLibraryFile;
 import vividroster.server.checks.CheckQueries.CheckRow;
@@ -36,6 +39,8 @@ public class Checks {
             "b-flat-saxophones",
             "trombone-build",
             "sticking",
+            "note-names",
+            "lip-slurs",
             "fourth-finger",
             "warm-up",
             "rehearsing",
@@ -78,6 +83,60 @@ public class Checks {
         questions.values().forEach(q -> choices.put(q.key(), q.defaultChoice()));
         choices.putAll(queries.findChoices(programId));
         return choices;
+    }
+
+    /** The style that stands for all of them where a programme says one syllable. */
+    private static final String NEUTRAL = "neutral";
+
+    /**
+     * What an instrument's first checks say, beside their steps.
+     *
+     * @param syllables by style; see {@link #syllables}
+     * @param alone sounding pitch of its first sound; empty where no check names one
+     */
+    public record FirstWords(Map<String, String> syllables, Optional<Pitch> alone) {}
+
+    /** By instrument. */
+    @Transactional(readOnly = true)
+    public Map<String, FirstWords> firstWords(UUID programId, List<String> instruments) {
+        List<TechniqueCheck> own = allKept(programId).stream().map(Kept::check).toList();
+        boolean one = choices(programId).get("articulation-words").equals("one-syllable");
+        Map<String, FirstWords> words = new HashMap<>();
+        for (String instrument : instruments) {
+            Optional<Pitch> alone = teaching(own, instrument)
+                    .filter(check -> check.topic() == CheckTopic.FIRST_SOUND)
+                    .flatMap(check -> Optional.ofNullable(check.tones().get(instrument)).stream())
+                    .findFirst();
+            words.put(instrument, new FirstWords(syllables(own, one, instrument), alone));
+        }
+        return words;
+    }
+
+    /** The programme's own checks for an instrument, then the starters. */
+    private Stream<TechniqueCheck> teaching(List<TechniqueCheck> own, String instrument) {
+        return Stream.concat(
+                TechniqueCheck.applying(own, instrument).stream(),
+                TechniqueCheck.applying(starters.values(), instrument).stream());
+    }
+
+    /**
+     * The syllables an instrument says, by style: of the programme's own check for the tongue, else of the starter. Where
+     * the programme says one syllable, the neutral one alone.
+     */
+    @Transactional(readOnly = true)
+    public Map<String, String> syllables(UUID programId, String instrument) {
+        List<TechniqueCheck> own = allKept(programId).stream().map(Kept::check).toList();
+        return syllables(own, choices(programId).get("articulation-words").equals("one-syllable"), instrument);
+    }
+
+    private Map<String, String> syllables(List<TechniqueCheck> own, boolean one, String instrument) {
+        Map<String, String> said = teaching(own, instrument)
+                .filter(check -> check.topic() == CheckTopic.ARTICULATION
+                        && check.syllables().containsKey(NEUTRAL))
+                .findFirst()
+                .map(TechniqueCheck::syllables)
+                .orElse(Map.of());
+        return one && !said.isEmpty() ? Map.of(NEUTRAL, said.get(NEUTRAL)) : said;
     }
 
     /** How keys of six signs are written in a programme. */

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.core.io.ByteArrayResource;
 import org.springframework.core.io.Resource;
@@ -19,10 +20,13 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import vividroster.server.checks.Demonstrations.Shows;
+import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
 
 @RestController
@@ -35,9 +39,20 @@ class DemonstrationController {
         this.demonstrations = demonstrations;
     }
 
-    record DemonstrationView(UUID id, String name, String mediaType, int size) {
+    /** @param shows which of a pair it is; absent where it is none */
+    record DemonstrationView(
+            UUID id,
+            String name,
+            String mediaType,
+            int size,
+            @Absent Shows shows) {
         static DemonstrationView of(Demonstrations.Demonstration one) {
-            return new DemonstrationView(one.id(), one.name(), one.mediaType(), one.size());
+            return new DemonstrationView(
+                    one.id(),
+                    one.name(),
+                    one.mediaType(),
+                    one.size(),
+                    one.shows().orElse(null));
         }
     }
 
@@ -56,11 +71,27 @@ class DemonstrationController {
             operationId = "addDemonstration",
             summary = "Attach a sound, picture, clip or PDF of at most 10 MB; its content decides its type")
     DemonstrationView add(
-            @AuthenticationPrincipal SignedIn person, @PathVariable UUID milestoneId, @RequestPart MultipartFile file)
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID milestoneId,
+            @RequestParam(required = false) Shows shows,
+            @RequestPart MultipartFile file)
             throws IOException {
         String name = file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
-        return DemonstrationView.of(
-                demonstrations.add(person.programId(), person.accountId(), milestoneId, name, file.getBytes()));
+        return DemonstrationView.of(demonstrations.add(
+                person.programId(),
+                person.accountId(),
+                milestoneId,
+                name,
+                Optional.ofNullable(shows),
+                file.getBytes()));
+    }
+
+    @GetMapping("/demonstrations")
+    @Operation(operationId = "allDemonstrations", summary = "Every demonstration of the programme, by name")
+    List<DemonstrationView> all(@AuthenticationPrincipal SignedIn person) {
+        return demonstrations.all(person.programId()).stream()
+                .map(DemonstrationView::of)
+                .toList();
     }
 
     /** Never run by the browser: its own type, no sniffing, no scripts. Parts of it can be asked for. */

@@ -1,6 +1,7 @@
 package vividroster.server.checks;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.apache.tika.Tika;
@@ -51,12 +52,20 @@ public class Demonstrations {
         this.library = library;
     }
 
-    /** @param size in bytes */
-    public record Demonstration(UUID id, String name, String mediaType, int size) {}
+    /** Which of a pair it is. */
+    public enum Shows {
+        /** Wrong on purpose, so that the difference is seen or heard. */
+        WRONG,
+        RIGHT
+    }
+
+    /** @param size in bytes; shows empty where it is no half of a pair */
+    public record Demonstration(UUID id, String name, String mediaType, int size, Optional<Shows> shows) {}
 
     /** @throws Problem when it is too large, of another kind than can be shown, or there are many already */
     @Transactional
-    public Demonstration add(UUID programId, UUID accountId, UUID milestoneId, String fileName, byte[] content) {
+    public Demonstration add(
+            UUID programId, UUID accountId, UUID milestoneId, String fileName, Optional<Shows> shows, byte[] content) {
         Milestone milestone = library.milestone(programId, milestoneId);
         String name = fileName.strip();
         if (name.isEmpty() || name.length() > 120) {
@@ -82,7 +91,7 @@ public class Demonstrations {
                     "\"" + milestone.title() + "\" has " + MOST_PER_CHECK
                             + " demonstrations already; take one away first.");
         }
-        Demonstration added = new Demonstration(Ids.next(), name, shown(mediaType), content.length);
+        Demonstration added = new Demonstration(Ids.next(), name, shown(mediaType), content.length, shows);
         queries.insert(programId, milestoneId, added, content, accountId);
         return added;
     }
@@ -90,6 +99,12 @@ public class Demonstrations {
     @Transactional(readOnly = true)
     public List<Demonstration> of(UUID programId, UUID milestoneId) {
         return queries.findOf(programId, milestoneId);
+    }
+
+    /** All of a programme, by name. */
+    @Transactional(readOnly = true)
+    public List<Demonstration> all(UUID programId) {
+        return queries.findAll(programId);
     }
 
     @Transactional(readOnly = true)

@@ -95,6 +95,7 @@ class DemoFirstWeeks {
                 loaded.accountId(),
                 loaded.milestones().get("sound winds").id(),
                 "Four beats, then rest.wav",
+                Optional.empty(),
                 DemoFiles.bytes("demonstrations/Four beats, then rest.wav"));
     }
 

@@ -172,6 +172,12 @@ public class Library {
         return LineEditing.milestone(id, number, title);
     }
 
+    /** The number behind all lines of a book. */
+    @Transactional(readOnly = true)
+    public int nextLineNumber(UUID programId, UUID bookId) {
+        return shelves.findLastLineNumber(programId, bookId) + 1;
+    }
+
     /** Puts a line behind everything that stands on the shelf. */
     @Transactional
     public void addLineAtEnd(UUID programId, Milestone milestone, LineFacts line) {

@@ -40,6 +40,19 @@ class ShelfQueries {
                 .single();
     }
 
+    /** 0 where a book has no lines. */
+    int findLastLineNumber(UUID programId, UUID bookId) {
+        return jdbc.sql("""
+                        select coalesce(max(number), 0)
+                        from line
+                        where program_id = :programId and book_id = :bookId
+                        """)
+                .param("programId", programId)
+                .param("bookId", bookId)
+                .query(Integer.class)
+                .single();
+    }
+
     /** False when the milestone was edited since that version. */
     boolean putNextVersion(UUID programId, Milestone milestone) {
         int updated = jdbc.sql("""

@@ -19,6 +19,8 @@ import vividroster.server.checks.Checks;
  * How a programme reads and rehearses lines, by the schools it follows.
  *
  * @param countInMeasures 1 or 2
+ * @param namesInFirstWeeks whether beginners see the names under the notes
+ * @param slurLengths lengths of tube that easy slurs go through, 5 or 7
  * @param fermataPlayed how much longer a note under a fermata sounds when the line is played
  */
 record Conventions(
@@ -30,6 +32,8 @@ record Conventions(
         int countInMeasures,
         Habit habit,
         Grouping grouping,
+        boolean namesInFirstWeeks,
+        int slurLengths,
         Builds builds) {
 
     /**
@@ -82,13 +86,25 @@ record Conventions(
                     default -> Habit.SPOTS_FIRST;
                 },
                 chosen.get("note-groups").equals("consecutive") ? Grouping.CONSECUTIVE : Grouping.OVERLAPPING,
+                chosen.get("note-names").equals("first-weeks"),
+                chosen.get("lip-slurs").equals("seven") ? 7 : 5,
                 Builds.of(chosen));
     }
 
     /** The same, another timing asked for. */
     Conventions timed(TimedView.Options other, double otherFermataPlayed) {
         return new Conventions(
-                fourth, spelling, other, otherFermataPlayed, numbering, countInMeasures, habit, grouping, builds);
+                fourth,
+                spelling,
+                other,
+                otherFermataPlayed,
+                numbering,
+                countInMeasures,
+                habit,
+                grouping,
+                namesInFirstWeeks,
+                slurLengths,
+                builds);
     }
 
     /** Finds them. */

@@ -2,10 +2,13 @@ package vividroster.server.lines;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import vividroster.core.hands.Bowing;
 import vividroster.core.hands.Fingers.Marked;
 import vividroster.core.hands.Fingers.Taken;
 import vividroster.core.hands.Sticking;
+import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Fingering;
 import vividroster.core.instrument.Fingering.Keys;
 import vividroster.core.instrument.Fingering.OnString;
@@ -20,16 +23,25 @@ final class HandViews {
     private HandViews() {}
 
     /** Measure by measure. */
-    static List<List<FingerView>> of(Instrument instrument, Reading reading, Conventions conventions) {
+    static List<List<FingerView>> of(
+            Instrument instrument, Reading reading, Conventions conventions, Map<String, String> syllables) {
         if (!instrument.pitched()) {
             return sticking(reading, conventions);
         }
+        boolean strings = instrument.family() == Family.STRING;
+        List<List<Optional<Bowing.Stroke>>> bows =
+                strings ? Bowing.of(reading.view()).strokes() : List.of();
+        List<List<String>> spoken = Syllables.of(reading, syllables);
         List<List<FingerView>> views = new ArrayList<>();
         for (int m = 0; m < reading.written().measures().size(); m++) {
             List<Note> notes = reading.written().measures().get(m).notes();
             List<FingerView> row = new ArrayList<>();
             for (int n = 0; n < notes.size(); n++) {
-                row.add(finger(notes.get(n), SectionReadings.taken(reading, m, n)));
+                row.add(finger(
+                        notes.get(n),
+                        SectionReadings.taken(reading, m, n),
+                        spoken.get(m).get(n),
+                        strings ? bows.get(m).get(n).map(Bowing.Stroke::bow).orElse(null) : null));
             }
             views.add(row);
         }
@@ -53,14 +65,16 @@ final class HandViews {
                         null,
                         List.of(),
                         Marked.NOTHING,
-                        List.of()));
+                        List.of(),
+                        null,
+                        null));
             }
             views.add(row);
         }
         return views;
     }
 
-    private static FingerView finger(Note note, Optional<Taken> taken) {
+    private static FingerView finger(Note note, Optional<Taken> taken, String syllable, Bowing.Bow bow) {
         Fingering fingering = taken.map(Taken::fingering).orElse(null);
         return new FingerView(
                 note.pitch().map(TrapWording::plain).orElse(""),
@@ -73,6 +87,8 @@ final class HandViews {
                 taken.map(t -> t.alternates().stream()
                                 .map(DemandWording::fingering)
                                 .toList())
-                        .orElse(List.of()));
+                        .orElse(List.of()),
+                syllable,
+                bow);
     }
 }

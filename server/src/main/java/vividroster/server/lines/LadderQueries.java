@@ -25,7 +25,7 @@ class LadderQueries {
 
     Optional<LadderDraft> find(UUID programId, UUID lineId, String instrument) {
         List<LadderStepDraft> steps = jdbc.sql("""
-                        select kind, from_measure, to_measure, tempo_bpm, repetitions, group_from, group_to, note
+                        select kind, from_measure, to_measure, tempo_bpm, repetitions, group_from, group_to, bows, note
                         from practice_ladder_step
                         where program_id = :programId and line_id = :lineId and instrument = :instrument
                         order by ordinal
@@ -45,6 +45,7 @@ class LadderQueries {
                             IntStream.range(0, from.size())
                                     .mapToObj(i -> new GroupView(from.get(i), to.get(i)))
                                     .toList(),
+                            Rows.numbers(row, "bows"),
                             row.getString("note"));
                 })
                 .list();
@@ -79,9 +80,9 @@ class LadderQueries {
             List<GroupView> groups = step.groups() == null ? List.of() : step.groups();
             jdbc.sql("""
                     insert into practice_ladder_step (program_id, line_id, instrument, ordinal, kind, from_measure,
-                                                      to_measure, tempo_bpm, repetitions, group_from, group_to, note)
+                                                      to_measure, tempo_bpm, repetitions, group_from, group_to, bows, note)
                     values (:programId, :lineId, :instrument, :ordinal, :kind, :from, :to, :tempo, :repetitions,
-                            :groupFrom, :groupTo, :note)
+                            :groupFrom, :groupTo, :bows, :note)
                     """)
                     .param("programId", programId)
                     .param("lineId", lineId)
@@ -94,6 +95,9 @@ class LadderQueries {
                     .param("repetitions", step.repetitions())
                     .param("groupFrom", groups.stream().map(GroupView::from).toArray(Integer[]::new))
                     .param("groupTo", groups.stream().map(GroupView::to).toArray(Integer[]::new))
+                    .param(
+                            "bows",
+                            step.bows() == null ? new Integer[0] : step.bows().toArray(Integer[]::new))
                     .param("note", step.note() == null ? "" : step.note())
                     .update();
         }

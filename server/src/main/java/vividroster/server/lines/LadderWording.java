@@ -10,7 +10,9 @@ import vividroster.core.reading.Vocabulary.NewKey;
 import vividroster.core.reading.Vocabulary.NewMeter;
 import vividroster.core.rehearsal.Ladder.Group;
 import vividroster.core.rehearsal.Ladder.Step;
+import vividroster.core.rehearsal.Listen;
 import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Themes.Theme;
 
 /** The steps of a ladder in the words of the rehearsal room. */
 final class LadderWording {
@@ -29,6 +31,13 @@ final class LadderWording {
         return switch (step.kind()) {
             case LOOK -> look(reading, pitched, numbering);
             case GROUPS -> measures + " in groups: " + groups(step, part) + times(step.repetitions());
+            case SET_FINGERS -> measures + ": set both fingers before the slur falls, then bow";
+            case BOWS ->
+                measures + " with "
+                        + String.join(
+                                ", then ",
+                                step.bows().stream().map(String::valueOf).toList())
+                        + " bows to every note";
             case ISOLATE -> measures + " alone" + times(step.repetitions());
             case RECALL -> measures + " was isolated before: recall it";
             case JOIN -> measures + " joined" + times(step.repetitions());
@@ -37,6 +46,33 @@ final class LadderWording {
                         + times(step.repetitions());
             case WHOLE_SLOW -> "The whole line, slower" + more(step.repetitions());
             case WHOLE -> "The whole line at tempo" + more(step.repetitions());
+        };
+    }
+
+    /** What to listen for, in one sentence. */
+    static String listenFor(Listen listen) {
+        return switch (listen) {
+            case NEW_NOTE -> "Does the new note speak at once, in tune with its neighbours?";
+            case ACCIDENTAL -> "Does it hold to the bar line, and is it over behind it?";
+            case EASE_AT_THE_EDGE -> "Is it neither pressed nor lost?";
+            case STEADY_PULSE -> "Does the pulse stay while the notes change?";
+            case SIGN -> "Is the sign heard where it stands, not before?";
+            case NO_NOTE_BETWEEN -> "No bump, and no other note between?";
+            case LANDS_IN_TUNE -> "Is it in tune when it lands, with nothing corrected after?";
+            case SLIDE_ON_TIME -> "Does the note have its full length before the slide goes?";
+            case CLEAN_CROSSING -> "Only the strings that are meant?";
+            case FOURTH_FINGER -> "Is the fourth finger as clear as the others?";
+            case UNBROKEN_SLUR -> "Is the slur unbroken, and does nothing sound between?";
+            case FULL_LENGTH -> "Held and silent as long as is written?";
+        };
+    }
+
+    static String nothingOf(Theme theme) {
+        return switch (theme) {
+            case SLURS -> "This line has no slurs.";
+            case CARRIED_ACCIDENTALS -> "No accidental goes on to hold here.";
+            case NEW_NOTES -> "No note here is new to this section.";
+            case COUNTS -> "Nothing here must be counted beyond the pulse.";
         };
     }
 

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -26,9 +27,12 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import vividroster.core.music.Score;
 import vividroster.core.rehearsal.Ladder;
+import vividroster.core.rehearsal.Themes.Theme;
 import vividroster.formats.musicxml.MusicXmlWriter.Purpose;
 import vividroster.formats.score.LineFile;
 import vividroster.formats.score.LineFile.Choices;
+import vividroster.formats.score.PartNames;
+import vividroster.server.checks.Checks;
 import vividroster.server.lines.LineNotations.Format;
 import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.LineReadings.Context;
@@ -36,6 +40,7 @@ import vividroster.server.lines.LineViews.AnalysisView;
 import vividroster.server.lines.LineViews.FingerView;
 import vividroster.server.lines.LineViews.LikenessView;
 import vividroster.server.lines.LineViews.RemarkView;
+import vividroster.server.lines.PracticeLadders.Asked;
 import vividroster.server.lines.PracticeLadders.LadderDraft;
 import vividroster.server.lines.PracticeLadders.LadderView;
 import vividroster.server.lines.Readers.Stage;
@@ -53,6 +58,8 @@ class LineController {
     private final LineRemarks remarks;
     private final PracticeLadders ladders;
     private final Contexts contexts;
+    private final Checks checks;
+    private final HarmonyParts harmonies;
 
     LineController(
             LineNotations notations,
@@ -60,13 +67,17 @@ class LineController {
             LineLikeness likeness,
             LineRemarks remarks,
             PracticeLadders ladders,
-            Contexts contexts) {
+            Contexts contexts,
+            Checks checks,
+            HarmonyParts harmonies) {
         this.notations = notations;
         this.readings = readings;
         this.likeness = likeness;
         this.remarks = remarks;
         this.ladders = ladders;
         this.contexts = contexts;
+        this.checks = checks;
+        this.harmonies = harmonies;
     }
 
     /** @param abc a line typed in ABC */
@@ -76,16 +87,20 @@ class LineController {
 
     /**
      * @param fingers every note of the instrument with its fingering, measure by measure; empty at concert pitch
+     * @param namesUnder whether the names of the notes stand under them, as in the first weeks
      * @param abc as it was typed, where it was
      */
     record LineNotesView(
             AnalysisView analysis,
             String musicXml,
             List<List<FingerView>> fingers,
+            boolean namesUnder,
             LikenessView likeness,
             @Absent String abc) {}
 
     record RemarkText(String trouble, String tip) {}
+
+    record MadeLineView(UUID lineId) {}
 
     @PostMapping(path = "/analysis", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @Operation(
@@ -143,14 +158,21 @@ class LineController {
             @PathVariable UUID lineId,
             @RequestParam(required = false) String instrument,
             @RequestParam(required = false) UUID classId,
-            @RequestParam(required = false) Stage stage) {
-        Score score = kept(person, lineId);
+            @RequestParam(required = false) Stage stage,
+            @RequestParam(required = false) String division,
+            @RequestParam(defaultValue = "false") boolean bowed) {
+        Score score = inDivision(kept(person, lineId), instrument, division);
         Context context = contexts.of(person.programId(), classId, lineId, stage);
         return new LineNotesView(
                 readings.analysis(score, instrument, context)
                         .of(List.of(), notations.leftOut(person.programId(), lineId)),
-                readings.musicXml(score, instrument, context, Purpose.SCREEN),
-                readings.fingers(score, instrument, context),
+                readings.musicXml(score, instrument, context, Purpose.SCREEN, bowed),
+                readings.fingers(
+                        score,
+                        instrument,
+                        context,
+                        instrument == null ? Map.of() : checks.syllables(person.programId(), instrument)),
+                context.stage() == Stage.BEGINNER && context.conventions().namesInFirstWeeks(),
                 likeness.of(person.programId(), lineId, score.sounding(), context.conventions()),
                 notations
                         .source(person.programId(), lineId)
@@ -200,9 +222,13 @@ class LineController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
             @RequestParam(required = false) String instrument,
+            @RequestParam(required = false) String division,
             @RequestParam(required = false) UUID classId) {
         String xml = readings.musicXml(
-                kept(person, lineId), instrument, contexts.of(person.programId(), classId, lineId, null), Purpose.FILE);
+                inDivision(kept(person, lineId), instrument, division),
+                instrument,
+                contexts.of(person.programId(), classId, lineId, null),
+                Purpose.FILE);
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
@@ -216,24 +242,25 @@ class LineController {
     @GetMapping("/{lineId}/ladder")
     @Operation(
             operationId = "practiceLadder",
-            summary = "How a section may rehearse a line in the minutes there are, and what was dropped")
+            summary =
+                    "How a section may rehearse a line in the minutes there are, by its spots or by a theme, and what was"
+                            + " dropped")
     LadderView ladder(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
             @RequestParam String instrument,
             @RequestParam(required = false) Ladder.Habit habit,
+            @RequestParam(required = false) Theme theme,
+            @RequestParam(required = false) Integer groupSize,
+            @RequestParam(required = false) String division,
             @RequestParam(required = false) UUID classId,
             @RequestParam(defaultValue = "8") double minutes,
             @RequestParam(required = false) Stage stage) {
-        Context context = contexts.of(person.programId(), classId, lineId, stage);
         return ladders.propose(
-                kept(person, lineId),
+                inDivision(kept(person, lineId), instrument, division),
                 instrument,
-                context.stage(),
-                context.conventions(),
-                context.track(),
-                habit,
-                minutes);
+                contexts.of(person.programId(), classId, lineId, stage),
+                new Asked(habit, theme, groupSize, minutes));
     }
 
     @GetMapping("/{lineId}/ladders/{instrument}")
@@ -299,6 +326,26 @@ class LineController {
                                 .toString())
                 .body(readings.midi(
                         kept(person, lineId), context(person, lineId).conventions()));
+    }
+
+    @PostMapping("/{lineId}/parts/{instrument}/{division}/milestone")
+    @ResponseStatus(HttpStatus.CREATED)
+    @PreAuthorize("hasRole('DIRECTOR')")
+    @Operation(
+            operationId = "partAsMilestone",
+            summary = "Put the part of one division on the shelf as a line of its own, a harmony part for example")
+    MadeLineView partAsMilestone(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID lineId,
+            @PathVariable String instrument,
+            @PathVariable int division) {
+        return new MadeLineView(harmonies.make(person.programId(), person.accountId(), lineId, instrument, division));
+    }
+
+    /** As the division of a roster reads it; everybody's where it names none. */
+    private static Score inDivision(Score score, String instrument, String division) {
+        int number = division == null ? 0 : PartNames.division(division);
+        return instrument == null || number == 0 ? score : score.inDivision(instrument, number);
     }
 
     private Context context(SignedIn person, UUID lineId) {

@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
+import vividroster.core.hands.Bowing;
 import vividroster.core.hands.Demand;
+import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Measure;
@@ -125,6 +127,8 @@ class LineReadings {
                 rounded(counted + countIn),
                 view.roadmap().map(way -> Numbering.played(part, way)).orElse(0),
                 sounding(timeline, chosen, readings.get(chosen), conventions),
+                Beside.of(score, part, conventions, readers),
+                Beside.under(score, view, conventions),
                 Echoes.worthSaying(view).stream()
                         .map(e -> new EchoView(
                                 e.likeness(),
@@ -136,8 +140,9 @@ class LineReadings {
                         .map(e -> SectionReadings.of(
                                 e.getKey(),
                                 e.getValue(),
+                                readers.chart(e.getKey(), conventions),
                                 conventions,
-                                context.track().of(e.getKey().code()).isPresent()))
+                                context.track().of(e.getKey().code())))
                         .toList(),
                 hardest(readings, context),
                 List.of(),
@@ -230,8 +235,12 @@ class LineReadings {
                 .toList();
     }
 
-    /** Every note with its fingering, or its hand, measure by measure; empty at concert pitch. */
-    List<List<FingerView>> fingers(Score score, String code, Context context) {
+    /**
+     * Every note with its fingering, or its hand, measure by measure; empty at concert pitch.
+     *
+     * @param syllables by style, as the programme's checks say them
+     */
+    List<List<FingerView>> fingers(Score score, String code, Context context, Map<String, String> syllables) {
         if (code == null) {
             return List.of();
         }
@@ -242,7 +251,7 @@ class LineReadings {
                 context.stage(),
                 context.conventions(),
                 context.track().of(code));
-        return HandViews.of(instrument, reading, context.conventions());
+        return HandViews.of(instrument, reading, context.conventions(), syllables);
     }
 
     /** As it sounds, for other programs. */
@@ -256,20 +265,24 @@ class LineReadings {
 
     /** Notation for an instrument in its octave, or at concert pitch when none is named. */
     String musicXml(Score score, String code, Context context, Purpose purpose) {
+        return musicXml(score, code, context, purpose, false);
+    }
+
+    /** @param bowed with the mark of every bow, for strings alone */
+    String musicXml(Score score, String code, Context context, Purpose purpose, boolean bowed) {
         if (code == null) {
             return MusicXmlWriter.writeConcert(score.title(), score.sounding(), purpose);
         }
         Instrument instrument = readers.withCode(code);
+        Part part = readers.fitted(
+                        score,
+                        instrument,
+                        context.stage(),
+                        context.conventions(),
+                        context.track().of(code))
+                .part();
+        boolean marked = bowed && instrument.family() == Family.STRING;
         return MusicXmlWriter.write(
-                score.title(),
-                readers.fitted(
-                                score,
-                                instrument,
-                                context.stage(),
-                                context.conventions(),
-                                context.track().of(code))
-                        .part(),
-                instrument,
-                purpose);
+                score.title(), marked ? Bowing.of(TimedView.of(part)).on(part) : part, instrument, purpose);
     }
 }

@@ -1,6 +1,7 @@
 package vividroster.server.lines;
 
 import java.util.List;
+import vividroster.core.hands.Bowing;
 import vividroster.core.hands.Demand;
 import vividroster.core.hands.Fingers.Marked;
 import vividroster.core.instrument.Partial.Tendency;
@@ -66,14 +67,34 @@ final class LineViews {
     /** @param midi as it sounds, 60 for middle C; onset and beats in quarters; measure by index */
     record SoundingView(int midi, double onset, double beats, double seconds, double lasts, int measure) {}
 
+    /**
+     * What sounds beside the part shown.
+     *
+     * @param use {@code everybody}, {@code under}, or an instrument's code, {@code /2} behind it for its second part
+     */
+    record BesideView(String use, String name, List<SoundingView> sounding) {}
+
+    /** @param from and to numbers of measures; sentence for example "Measures 1 to 8: held notes, B-flat, F" */
+    record BelowView(int from, int to, String sentence) {}
+
+    /** @param toldApart a sentence for every measure that is like an earlier one and lies over something else */
+    record AccompanimentView(List<BelowView> strains, List<String> toldApart) {}
+
     record TrapView(String kind, int measure, int number, String sentence) {}
 
     record EchoView(Echoes.Likeness likeness, int measure, int number, String sentence) {}
 
     record DemandView(Demand.Kind kind, double value, int number, String words) {}
 
-    /** @param kind NOTE, VALUE, SIGN, KEY or METER; words for example "F-sharp, 1-2" or "dotted quarter" */
-    record NewView(String kind, int number, String words) {}
+    /**
+     * @param kind NOTE, VALUE, SIGN, KEY or METER; words for example "F-sharp, 1-2" or "dotted quarter"
+     * @param sentence what a new sign means, or how a new note differs from one it has; absent where there is nothing
+     */
+    record NewView(
+            String kind, int number, String words, @Absent String sentence) {}
+
+    /** @param kind BOW, SLIDE, GLIDE or ROLL; numbers of the measures */
+    record HandNoteView(String kind, List<Integer> numbers, String sentence) {}
 
     /** @param sentence why, for example "Fastest: Clarinet, 4 a second in measure 5; the next has 2" */
     record HardestView(Demand.Kind kind, String instrument, String sentence) {}
@@ -124,6 +145,7 @@ final class LineViews {
             List<NewView> news,
             List<TrapView> traps,
             List<TendencyView> tendencies,
+            List<HandNoteView> hands,
             List<DemandView> demand,
             List<HotSpotView> hotSpots) {}
 
@@ -143,6 +165,8 @@ final class LineViews {
      * @param holes covered as bits, for woodwinds: 0 the left thumb, 1 to 6 the fingers
      * @param keys pressed beside, for woodwinds
      * @param alternates other fingerings
+     * @param syllable it is started with; absent for strings, drums, rests and where no check says it
+     * @param bow that begins here; absent where none does
      */
     record FingerView(
             String name,
@@ -152,13 +176,17 @@ final class LineViews {
             @Absent Integer holes,
             List<String> keys,
             Marked marked,
-            List<String> alternates) {}
+            List<String> alternates,
+            @Absent String syllable,
+            @Absent Bowing.Bow bow) {}
 
     /**
      * @param tempoBpm at the beginning; tempo as printed there, absent where none is
      * @param fault why there is no way through the measures; then nothing is played
      * @param seconds it takes to play, fermatas held; secondsWithCountIn counted in at the tempo of the beginning
      * @param countedSeconds the same as times and minutes are counted; hearing times come from these
+     * @param beside what other sections play, and the accompaniment
+     * @param under what lies below the tune; absent where the line has no accompaniment
      * @param parts of the file it comes from; empty where it was asked for one part, or is not asked
      * @param leftOut what of the file is not kept, each in words, for example "dynamics in 3, 7"
      */
@@ -179,6 +207,8 @@ final class LineViews {
             double countedSecondsWithCountIn,
             int playedMeasures,
             List<SoundingView> sounding,
+            List<BesideView> beside,
+            @Absent AccompanimentView under,
             List<EchoView> echoes,
             List<SectionReadingView> sections,
             List<HardestView> hardest,
@@ -203,6 +233,8 @@ final class LineViews {
                     countedSecondsWithCountIn,
                     playedMeasures,
                     sounding,
+                    beside,
+                    under,
                     echoes,
                     sections,
                     hardest,

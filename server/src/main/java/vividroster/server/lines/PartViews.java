@@ -2,6 +2,7 @@ package vividroster.server.lines;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.Voice;
 import vividroster.formats.score.LeftOut;
@@ -15,6 +16,8 @@ import vividroster.server.platform.Problem;
 /** The parts of a file and what each is used for, as the API shows and takes them. */
 final class PartViews {
 
+    private static final Set<String> NO_INSTRUMENT = Set.of("everybody", "nobody", "under");
+
     private PartViews() {}
 
     static List<PartView> of(LineFile file, Choices choices) {
@@ -27,13 +30,14 @@ final class PartViews {
                         switch (uses.get(part.id())) {
                             case Use.Everybody all -> "everybody";
                             case Use.Nobody nobody -> "nobody";
+                            case Use.Under under -> "under";
                             case Use.Own own -> code(own.voice());
                         },
                         part.refused().map(LineFileException::getMessage).orElse(null)))
                 .toList();
     }
 
-    private static String code(Voice voice) {
+    static String code(Voice voice) {
         return voice.division() == 0 ? voice.instrument() : voice.instrument() + "/" + voice.division();
     }
 
@@ -45,9 +49,9 @@ final class PartViews {
     static Choices choices(Map<String, String> byPart, InstrumentCatalog catalog) {
         byPart.forEach((part, use) -> {
             String code = use == null ? "" : use.replaceFirst("/[1-9]$", "");
-            if (!code.equals("everybody") && !code.equals("nobody") && !catalog.has(code)) {
+            if (!NO_INSTRUMENT.contains(code) && !catalog.has(code)) {
                 throw Problem.input(
-                        "choices", "\"" + use + "\" is no instrument of the catalog, nor everybody or nobody.");
+                        "choices", "\"" + use + "\" is no instrument of the catalog, nor everybody, nobody or under.");
             }
         });
         return new Choices(byPart);

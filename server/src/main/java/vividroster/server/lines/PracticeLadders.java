@@ -15,6 +15,8 @@ import vividroster.core.rehearsal.Ladder.Group;
 import vividroster.core.rehearsal.Ladder.Habit;
 import vividroster.core.rehearsal.Ladder.Step;
 import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.Themes;
+import vividroster.core.rehearsal.Themes.Theme;
 import vividroster.server.lines.LineReadings.Context;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.lines.Tracks.ClassTrack;
@@ -42,6 +44,9 @@ class PracticeLadders {
     /**
      * @param from measures by index in the line, both ends included
      * @param what for example "Measure 5 alone, 3 times"
+     * @param bows to every note in one run after another; of a shift alone
+     * @param listenFor what to listen for; absent where there is nothing of its own
+     * @param tempos it is taken through, clean goes one on and again one back; none of a silent step
      * @param note the director's own word, may be empty
      */
     record LadderStepView(
@@ -52,14 +57,23 @@ class PracticeLadders {
             double tempoBpm,
             int repetitions,
             List<GroupView> groups,
+            List<Integer> bows,
+            @Absent String listenFor,
+            List<Double> tempos,
             int seconds,
             String note) {}
 
-    /** @param kept whether it is the director's own and not a proposal */
+    /**
+     * @param kept whether it is the director's own and not a proposal
+     * @param theme it follows; absent where it follows the spots
+     * @param nothingOfIt said where the line has nothing of the theme
+     */
     record LadderView(
             boolean kept,
             double minutes,
             Habit habit,
+            @Absent Theme theme,
+            @Absent String nothingOfIt,
             List<LadderStepView> steps,
             List<LadderStepView> dropped,
             int seconds) {}
@@ -72,27 +86,41 @@ class PracticeLadders {
             double tempoBpm,
             int repetitions,
             @Absent List<GroupView> groups,
+            @Absent List<Integer> bows,
             @Absent String note) {}
 
     record LadderDraft(double minutes, Habit habit, List<LadderStepDraft> steps) {}
 
-    /** @param habit the programme's when null */
-    LadderView propose(
-            Score score,
-            String code,
-            Stage stage,
-            Conventions conventions,
-            ClassTrack track,
-            Habit habit,
-            double minutes) {
+    /**
+     * What a director asks for.
+     *
+     * @param habit the programme's when null
+     * @param theme null where the spots are followed
+     * @param groupSize null for the usual
+     */
+    record Asked(Habit habit, Theme theme, Integer groupSize, double minutes) {}
+
+    LadderView propose(Score score, String code, Context context, Asked asked) {
+        Conventions conventions = context.conventions();
         Instrument instrument = readers.withCode(code);
-        Reading reading = read(score, instrument, stage, conventions, track);
-        Habit chosen = habit == null ? conventions.habit() : habit;
+        Reading reading = read(score, instrument, context.stage(), conventions, context.track());
+        Habit habit = asked.habit() == null ? conventions.habit() : asked.habit();
+        int size = asked.groupSize() == null ? Ladder.Wish.USUAL_GROUP : asked.groupSize();
+        if (size < 2 || size > 8) {
+            throw Problem.input("groupSize", "A group has 2 to 8 notes.");
+        }
         Ladder.Line line = line(reading, conventions);
+        Shown shown = new Shown(line, reading, instrument.pitched(), conventions.numbering());
         try {
-            Ladder ladder = Ladder.of(line, reading.hotSpots(), chosen, conventions.grouping(), minutes);
-            return view(
-                    false, minutes, chosen, ladder, reading, instrument.pitched(), conventions.numbering(), List.of());
+            if (asked.theme() != null) {
+                List<Themes.Stretch> stretches = Themes.of(asked.theme(), reading, conventions.grouping());
+                Ladder themed = Ladder.of(line, asked.theme(), stretches, asked.minutes());
+                String nothing = stretches.isEmpty() ? LadderWording.nothingOf(asked.theme()) : null;
+                return view(false, asked.minutes(), habit, asked.theme(), nothing, themed, shown, List.of());
+            }
+            Ladder ladder = Ladder.of(
+                    line, reading.hotSpots(), new Ladder.Wish(habit, conventions.grouping(), size), asked.minutes());
+            return view(false, asked.minutes(), habit, null, null, ladder, shown, List.of());
         } catch (IllegalArgumentException e) {
             throw Problem.input("minutes", "Give between a fraction of a minute and 120 minutes.");
         }
@@ -148,6 +176,8 @@ class PracticeLadders {
                                     : s.groups().stream()
                                             .map(g -> new Group(g.from(), g.to()))
                                             .toList(),
+                            s.bows() == null ? List.of() : s.bows(),
+                            Optional.empty(),
                             0,
                             0))
                     .toList();
@@ -156,10 +186,10 @@ class PracticeLadders {
                     true,
                     draft.minutes(),
                     draft.habit(),
+                    null,
+                    null,
                     ladder,
-                    reading,
-                    instrument.pitched(),
-                    conventions.numbering(),
+                    new Shown(line, reading, instrument.pitched(), conventions.numbering()),
                     draft.steps().stream()
                             .map(s -> s.note() == null ? "" : s.note())
                             .toList());
@@ -179,43 +209,47 @@ class PracticeLadders {
         return Ladder.Line.of(reading.view());
     }
 
+    /** What its steps are told of. */
+    private record Shown(Ladder.Line line, Reading reading, boolean pitched, Numbering numbering) {
+
+        LadderStepView step(Step step, String note) {
+            return new LadderStepView(
+                    step.kind(),
+                    step.from(),
+                    step.to(),
+                    LadderWording.words(step, reading, pitched, numbering),
+                    step.tempo().value(),
+                    step.repetitions(),
+                    step.groups().stream()
+                            .map(g -> new GroupView(g.from(), g.to()))
+                            .toList(),
+                    step.bows(),
+                    step.listen().map(LadderWording::listenFor).orElse(null),
+                    Ladder.tempos(line, step).stream().map(Bpm::value).toList(),
+                    (int) Math.round(step.seconds()),
+                    note);
+        }
+    }
+
     private static LadderView view(
             boolean kept,
             double minutes,
             Habit habit,
+            Theme theme,
+            String nothingOfIt,
             Ladder ladder,
-            Reading reading,
-            boolean pitched,
-            Numbering numbering,
+            Shown shown,
             List<String> notes) {
         return new LadderView(
                 kept,
                 minutes,
                 habit,
+                theme,
+                nothingOfIt,
                 IntStream.range(0, ladder.steps().size())
-                        .mapToObj(i -> step(
-                                ladder.steps().get(i),
-                                reading,
-                                pitched,
-                                numbering,
-                                i < notes.size() ? notes.get(i) : ""))
+                        .mapToObj(i -> shown.step(ladder.steps().get(i), i < notes.size() ? notes.get(i) : ""))
                         .toList(),
-                ladder.dropped().stream()
-                        .map(s -> step(s, reading, pitched, numbering, ""))
-                        .toList(),
+                ladder.dropped().stream().map(s -> shown.step(s, "")).toList(),
                 (int) Math.round(ladder.seconds()));
-    }
-
-    private static LadderStepView step(Step step, Reading reading, boolean pitched, Numbering numbering, String note) {
-        return new LadderStepView(
-                step.kind(),
-                step.from(),
-                step.to(),
-                LadderWording.words(step, reading, pitched, numbering),
-                step.tempo().value(),
-                step.repetitions(),
-                step.groups().stream().map(g -> new GroupView(g.from(), g.to())).toList(),
-                (int) Math.round(step.seconds()),
-                note);
     }
 }

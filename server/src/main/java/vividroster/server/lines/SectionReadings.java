@@ -14,12 +14,14 @@ import vividroster.core.instrument.Fingering.Keys;
 import vividroster.core.instrument.Fingering.OnString;
 import vividroster.core.instrument.Fingering.Slide;
 import vividroster.core.instrument.Fingering.Valves;
+import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.Partial;
 import vividroster.core.instrument.Partial.Tendency;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.reading.Entry;
+import vividroster.core.reading.Vocabulary;
 import vividroster.core.rehearsal.Reading;
 import vividroster.server.lines.LineViews.ComingInView;
 import vividroster.server.lines.LineViews.DemandView;
@@ -39,8 +41,13 @@ final class SectionReadings {
         return 12 * reading.fitted().octaves() - instrument.transposition().semitones();
     }
 
-    /** @param trackKnown whether it is known what the section has met */
-    static SectionReadingView of(Instrument instrument, Reading reading, Conventions conventions, boolean trackKnown) {
+    /** @param met what the section has met before; empty where that is not known */
+    static SectionReadingView of(
+            Instrument instrument,
+            Reading reading,
+            FingeringChart chart,
+            Conventions conventions,
+            Optional<Vocabulary> met) {
         Part written = reading.written();
         return new SectionReadingView(
                 instrument.code(),
@@ -56,12 +63,13 @@ final class SectionReadings {
                 Entry.of(reading.view(), conventions.countInMeasures())
                         .map(entry -> entry(entry, reading, instrument.pitched(), conventions))
                         .orElse(null),
-                trackKnown,
+                met.isPresent(),
                 reading.news().stream()
                         .map(first -> new NewView(
                                 NewWording.kind(first.thing()),
                                 conventions.numbering().of(written, first.measure()),
-                                NewWording.words(first, taken(reading, first.measure(), first.note()))))
+                                NewWording.words(first, taken(reading, first.measure(), first.note())),
+                                NewWording.sentence(first, reading, chart, met)))
                         .toList(),
                 reading.traps().stream()
                         .map(t -> new TrapView(
@@ -71,6 +79,7 @@ final class SectionReadings {
                                 TrapWording.sentence(t, written)))
                         .toList(),
                 tendencies(reading, conventions),
+                HandNotes.of(instrument, reading, chart, conventions),
                 reading.demand().stream()
                         .map(p -> new DemandView(
                                 p.kind(),

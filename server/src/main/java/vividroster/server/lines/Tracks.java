@@ -88,6 +88,7 @@ class Tracks {
         }
     }
 
+    /** @param lineId null for all that is met up to today */
     @Transactional(readOnly = true)
     ClassTrack of(UUID programId, UUID classId, UUID lineId, Stage stage, Conventions conventions) {
         Set<String> instruments = instruments(programId, classId);
@@ -172,7 +173,9 @@ class Tracks {
     /** Whether the check that teaches the first roll was set for the section before the line was. */
     private boolean rolls(UUID programId, UUID lineId, LocalDate today, Collection<MilestoneOrder> set) {
         Set<UUID> taught = checks.ofStarter(programId, FIRST_ROLL);
-        LocalDate line = firstSet(set, Set.of(lineId)).orElse(today.plusDays(1));
+        LocalDate line = Optional.ofNullable(lineId)
+                .flatMap(id -> firstSet(set, Set.of(id)))
+                .orElse(today.plusDays(1));
         return firstSet(set, taught).filter(roll -> roll.isBefore(line)).isPresent();
     }
 

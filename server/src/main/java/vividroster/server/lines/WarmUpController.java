@@ -5,6 +5,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -24,7 +25,9 @@ import vividroster.formats.musicxml.MusicXmlWriter.Purpose;
 import vividroster.server.lines.LineReadings.Context;
 import vividroster.server.lines.LineViews.AnalysisView;
 import vividroster.server.lines.Readers.Stage;
+import vividroster.server.lines.WarmUpQueries.KeptPart;
 import vividroster.server.office.Office;
+import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 
@@ -46,7 +49,13 @@ class WarmUpController {
 
     /** @param key concert; how one sentence for each kind of player; why it is there or has more time */
     record WarmUpPartView(
-            WarmUp.Kind kind, String title, double minutes, String key, List<String> how, List<String> why) {}
+            WarmUp.Kind kind,
+            String title,
+            double minutes,
+            String key,
+            List<String> how,
+            List<String> why,
+            @Absent UUID demonstrationId) {}
 
     record WarmUpView(
             String className,
@@ -56,7 +65,11 @@ class WarmUpController {
             double minutes,
             List<WarmUpPartView> parts) {}
 
-    record WarmUpPartDraft(WarmUp.Kind kind, double minutes, String key) {}
+    record WarmUpPartDraft(
+            WarmUp.Kind kind,
+            double minutes,
+            String key,
+            @Absent UUID demonstrationId) {}
 
     record WarmUpDraft(List<WarmUpPartDraft> parts) {}
 
@@ -78,16 +91,20 @@ class WarmUpController {
                 monday,
                 plan.kept(),
                 plan.order(),
-                plan.parts().stream().mapToDouble(WarmUp.Part::minutes).sum(),
-                plan.parts().stream()
-                        .map(p -> new WarmUpPartView(
-                                p.kind(),
-                                WarmUpWording.title(p.kind()),
-                                p.minutes(),
-                                p.key().name(),
-                                WarmUpWording.how(p.kind(), plan.instruments()),
-                                p.why().stream().map(WarmUpWording::words).toList()))
-                        .toList());
+                plan.parts().stream().mapToDouble(p -> p.part().minutes()).sum(),
+                plan.parts().stream().map(kept -> view(kept, plan)).toList());
+    }
+
+    private static WarmUpPartView view(KeptPart kept, WarmUps.Plan plan) {
+        WarmUp.Part part = kept.part();
+        return new WarmUpPartView(
+                part.kind(),
+                WarmUpWording.title(part.kind()),
+                part.minutes(),
+                part.key().name(),
+                WarmUpWording.how(part.kind(), plan.instruments()),
+                part.why().stream().map(WarmUpWording::words).toList(),
+                kept.demonstrationId().orElse(null));
     }
 
     @PutMapping
@@ -99,10 +116,11 @@ class WarmUpController {
             @RequestParam UUID classId,
             @RequestParam(required = false) LocalDate week,
             @RequestBody WarmUpDraft draft) {
-        List<WarmUp.Part> parts = draft.parts() == null
+        List<KeptPart> parts = draft.parts() == null
                 ? List.of()
                 : draft.parts().stream()
-                        .map(p -> part(p.kind(), p.minutes(), p.key()))
+                        .map(p -> new KeptPart(
+                                part(p.kind(), p.minutes(), p.key()), Optional.ofNullable(p.demonstrationId())))
                         .toList();
         warmUps.keep(person.programId(), person.accountId(), classId, monday(person, week), parts);
     }

@@ -2,6 +2,7 @@ package vividroster.server.lines;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -19,10 +20,17 @@ class WarmUpQueries {
         this.jdbc = jdbc;
     }
 
+    /** @param demonstrationId that hangs on it */
+    record KeptPart(WarmUp.Part part, Optional<UUID> demonstrationId) {
+        static KeptPart bare(WarmUp.Part part) {
+            return new KeptPart(part, Optional.empty());
+        }
+    }
+
     /** Empty where none is kept. */
-    List<WarmUp.Part> find(UUID programId, UUID classId, LocalDate monday) {
+    List<KeptPart> find(UUID programId, UUID classId, LocalDate monday) {
         return jdbc.sql("""
-                        select kind, minutes, concert_fifths, mode
+                        select kind, minutes, concert_fifths, mode, demonstration_id
                         from warm_up_part
                         where program_id = :programId and class_id = :classId and monday = :monday
                         order by ordinal
@@ -30,15 +38,17 @@ class WarmUpQueries {
                 .param("programId", programId)
                 .param("classId", classId)
                 .param("monday", monday)
-                .query((row, n) -> new WarmUp.Part(
-                        WarmUp.Kind.valueOf(row.getString("kind")),
-                        row.getDouble("minutes"),
-                        new Key(row.getInt("concert_fifths"), Mode.valueOf(row.getString("mode"))),
-                        List.of()))
+                .query((row, n) -> new KeptPart(
+                        new WarmUp.Part(
+                                WarmUp.Kind.valueOf(row.getString("kind")),
+                                row.getDouble("minutes"),
+                                new Key(row.getInt("concert_fifths"), Mode.valueOf(row.getString("mode"))),
+                                List.of()),
+                        Optional.ofNullable(row.getObject("demonstration_id", UUID.class))))
                 .list();
     }
 
-    void put(UUID programId, UUID classId, LocalDate monday, List<WarmUp.Part> parts, UUID accountId) {
+    void put(UUID programId, UUID classId, LocalDate monday, List<KeptPart> parts, UUID accountId) {
         delete(programId, classId, monday);
         jdbc.sql("""
                 insert into warm_up (program_id, class_id, monday, kept_by)
@@ -50,10 +60,13 @@ class WarmUpQueries {
                 .param("accountId", accountId)
                 .update();
         int ordinal = 0;
-        for (WarmUp.Part part : parts) {
+        for (KeptPart kept : parts) {
+            WarmUp.Part part = kept.part();
             jdbc.sql("""
-                    insert into warm_up_part (program_id, class_id, monday, ordinal, kind, minutes, concert_fifths, mode)
-                    values (:programId, :classId, :monday, :ordinal, :kind, :minutes, :fifths, :mode)
+                    insert into warm_up_part (program_id, class_id, monday, ordinal, kind, minutes, concert_fifths, mode,
+                                              demonstration_id)
+                    values (:programId, :classId, :monday, :ordinal, :kind, :minutes, :fifths, :mode,
+                            :demonstrationId)
                     """)
                     .param("programId", programId)
                     .param("classId", classId)
@@ -63,6 +76,7 @@ class WarmUpQueries {
                     .param("minutes", part.minutes())
                     .param("fifths", part.key().fifths())
                     .param("mode", part.key().mode().name())
+                    .param("demonstrationId", kept.demonstrationId().orElse(null))
                     .update();
         }
     }

@@ -22,6 +22,7 @@ final class WarmUpWording {
             case SOUND_ALONE -> "Sound without the instrument";
             case EASY_SLURS -> "Easy slurs";
             case ARTICULATION -> "Articulation by style";
+            case RHYTHM -> "Rhythm on one note";
             case SCALE -> "Scale";
             case LONG_TONES -> "Long tones";
         };
@@ -55,17 +56,20 @@ final class WarmUpWording {
                 add(
                         how,
                         families.contains(Family.BRASS),
-                        "Brass: one fingering or slide position for each figure, only air and lips change the note");
+                        "Brass: the same two notes of the tube through the valves or positions, only air and lips change");
                 add(
                         how,
                         families.contains(Family.WOODWIND),
-                        "Woodwinds: fingers close together, air steady across the break");
+                        "Woodwinds: fingers close together, the air does not notice the slur");
                 add(how, strings, "Strings: set the fingers before they are needed, two notes to a bow");
             }
             case ARTICULATION -> {
                 add(how, winds, "Winds: the same air, only the syllable changes");
                 add(how, strings, "Strings: long bows, then even bows, then short ones from the string");
             }
+            case RHYTHM ->
+                how.add(
+                        "Play every part, then tie what belongs together, then play what is left; the foot never changes");
             case SCALE -> how.add("Names aloud first, then played; slowly enough that nobody stumbles");
             case LONG_TONES -> {
                 add(how, winds, "Winds: start soft and clear, hold it level to the end");

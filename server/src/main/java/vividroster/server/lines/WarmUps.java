@@ -17,6 +17,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
+import vividroster.core.music.Beats;
 import vividroster.core.music.Key;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
@@ -27,9 +28,12 @@ import vividroster.core.rehearsal.WarmUp;
 import vividroster.core.rehearsal.WarmUpMusic;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.server.checks.Checks;
+import vividroster.server.checks.Checks.FirstWords;
+import vividroster.server.checks.Demonstrations;
 import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.lines.Tracks.ClassTrack;
+import vividroster.server.lines.WarmUpQueries.KeptPart;
 import vividroster.server.platform.Problem;
 import vividroster.server.roster.Rosters;
 import vividroster.server.season.Orders;
@@ -40,12 +44,14 @@ class WarmUps {
 
     private static final int DAYS = 6;
     private static final int MOST_NEW_NOTES = 4;
+    private static final int MOST_RHYTHMS = 2;
     private static final int MOST_PARTS = 12;
 
     private final WarmUpQueries queries;
     private final Orders orders;
     private final Rosters rosters;
     private final Checks checks;
+    private final Demonstrations demonstrations;
     private final LineNotations notations;
     private final Readers readers;
     private final Tracks tracks;
@@ -56,6 +62,7 @@ class WarmUps {
             Orders orders,
             Rosters rosters,
             Checks checks,
+            Demonstrations demonstrations,
             LineNotations notations,
             Readers readers,
             Tracks tracks,
@@ -64,6 +71,7 @@ class WarmUps {
         this.orders = orders;
         this.rosters = rosters;
         this.checks = checks;
+        this.demonstrations = demonstrations;
         this.notations = notations;
         this.readers = readers;
         this.tracks = tracks;
@@ -72,11 +80,7 @@ class WarmUps {
 
     /** @param kept whether it is the director's own; instruments of the class, in score order, pitched ones only */
     record Plan(
-            String className,
-            boolean kept,
-            WarmUp.Order order,
-            List<WarmUp.Part> parts,
-            List<Instrument> instruments) {}
+            String className, boolean kept, WarmUp.Order order, List<KeptPart> parts, List<Instrument> instruments) {}
 
     @Transactional(readOnly = true)
     Plan of(UUID programId, UUID classId, LocalDate monday, double minutes) {
@@ -84,10 +88,13 @@ class WarmUps {
                 ? WarmUp.Order.LONG_TONES_FIRST
                 : WarmUp.Order.SLURS_FIRST;
         List<Instrument> instruments = instruments(programId, classId);
-        List<WarmUp.Part> kept = queries.find(programId, classId, monday);
+        List<KeptPart> kept = queries.find(programId, classId, monday);
         try {
-            List<WarmUp.Part> parts =
-                    kept.isEmpty() ? WarmUp.plan(week(programId, classId, monday, instruments), order, minutes) : kept;
+            List<KeptPart> parts = kept.isEmpty()
+                    ? WarmUp.plan(week(programId, classId, monday, instruments).week(), order, minutes).stream()
+                            .map(KeptPart::bare)
+                            .toList()
+                    : kept;
             return new Plan(rosters.schoolClass(programId, classId).name(), !kept.isEmpty(), order, parts, instruments);
         } catch (IllegalArgumentException e) {
             throw Problem.input("minutes", "A warm-up has 1 to 30 minutes.");
@@ -95,10 +102,17 @@ class WarmUps {
     }
 
     @Transactional
-    void keep(UUID programId, UUID accountId, UUID classId, LocalDate monday, List<WarmUp.Part> parts) {
+    void keep(UUID programId, UUID accountId, UUID classId, LocalDate monday, List<KeptPart> parts) {
         rosters.schoolClass(programId, classId);
         if (parts.isEmpty() || parts.size() > MOST_PARTS) {
             throw Problem.input("parts", "A warm-up has 1 to " + MOST_PARTS + " parts.");
+        }
+        Set<UUID> there = demonstrations.all(programId).stream()
+                .map(Demonstrations.Demonstration::id)
+                .collect(Collectors.toSet());
+        if (!parts.stream()
+                .allMatch(p -> p.demonstrationId().map(there::contains).orElse(true))) {
+            throw Problem.input("parts", "That demonstration is not here any more; choose another.");
         }
         queries.put(programId, classId, monday, parts, accountId);
     }
@@ -116,16 +130,41 @@ class WarmUps {
         if (instruments.isEmpty()) {
             throw Problem.notFound("Nobody in this class reads pitches, so there is nothing to write out.");
         }
-        boolean oneSyllable = "one-syllable".equals(checks.choices(programId).get("articulation-words"));
-        WarmUp.Week week = week(programId, classId, monday, instruments);
+        Asked asked = week(programId, classId, monday, instruments);
         Conventions conventions = chosen.of(programId);
+        ClassTrack track = tracks.of(programId, classId, null, stage, conventions);
+        Map<String, FirstWords> words = checks.firstWords(
+                programId, instruments.stream().map(Instrument::code).toList());
         return WarmUpMusic.of(
-                new WarmUpMusic.Wish(part.kind(), part.key(), part.minutes(), week.newNotes(), oneSyllable),
+                new WarmUpMusic.Wish(
+                        part.kind(),
+                        part.key(),
+                        part.minutes(),
+                        asked.week().newNotes(),
+                        conventions.slurLengths(),
+                        asked.week().rhythms()),
                 instruments.stream()
-                        .map(i -> new WarmUpMusic.Player(i, readers.range(i, stage), readers.chart(i, conventions)))
+                        .map(i -> {
+                            Set<Integer> met = new HashSet<>(asked.met().getOrDefault(i.code(), Set.of()));
+                            track.of(i.code()).ifPresent(v -> met.addAll(v.notes()));
+                            return new WarmUpMusic.Player(
+                                    i,
+                                    readers.range(i, stage),
+                                    readers.chart(i, conventions),
+                                    met,
+                                    words.get(i.code()).syllables(),
+                                    words.get(i.code()).alone());
+                        })
                         .toList(),
                 title);
     }
+
+    /**
+     * What a week asks.
+     *
+     * @param met written notes of its lines by instrument, as MIDI numbers
+     */
+    private record Asked(WarmUp.Week week, Map<String, Set<Integer>> met) {}
 
     private List<Instrument> instruments(UUID programId, UUID classId) {
         Set<String> here = tracks.instruments(programId, classId);
@@ -133,7 +172,7 @@ class WarmUps {
     }
 
     /** What the lines ordered for a week ask of the sections there are. */
-    private WarmUp.Week week(UUID programId, UUID classId, LocalDate monday, List<Instrument> instruments) {
+    private Asked week(UUID programId, UUID classId, LocalDate monday, List<Instrument> instruments) {
         Conventions conventions = chosen.of(programId);
         Stage stage = tracks.stage(programId, classId);
         Set<UUID> lines = orders.reaching(programId, List.of(classId)).stream()
@@ -144,6 +183,8 @@ class WarmUps {
         Map<UUID, Source> sources = notations.sources(programId, lines);
         Map<Key, Integer> keys = new LinkedHashMap<>();
         Map<String, Pitch> fresh = new LinkedHashMap<>();
+        Map<String, Set<Integer>> met = new HashMap<>();
+        Set<List<Beats>> rhythms = new LinkedHashSet<>();
         Map<HotSpots.Reason, Set<String>> asked = new EnumMap<>(HotSpots.Reason.class);
         for (UUID line : lines) {
             Source source = sources.get(line);
@@ -155,6 +196,9 @@ class WarmUps {
             ClassTrack track = tracks.of(programId, classId, line, stage, conventions);
             for (Instrument instrument : instruments) {
                 Reading reading = readers.read(score, instrument, stage, conventions, track.of(instrument.code()));
+                met.computeIfAbsent(instrument.code(), i -> new HashSet<>())
+                        .addAll(Vocabulary.of(reading.view()).notes());
+                rhythms.addAll(WarmUp.rhythms(reading.view(), reading.news()));
                 reading.news().stream()
                         .filter(first -> first.thing() instanceof Vocabulary.NewNote)
                         .map(first -> first.pitch().soundingOn(instrument.transposition()))
@@ -167,13 +211,16 @@ class WarmUps {
         }
         Map<HotSpots.Reason, Integer> counts = new HashMap<>();
         asked.forEach((reason, places) -> counts.put(reason, places.size()));
-        return new WarmUp.Week(
-                keys.entrySet().stream()
-                        .sorted(Map.Entry.<Key, Integer>comparingByValue(Comparator.reverseOrder()))
-                        .map(Map.Entry::getKey)
-                        .toList(),
-                new ArrayList<>(fresh.values()).subList(0, Math.min(MOST_NEW_NOTES, fresh.size())),
-                counts,
-                instruments.stream().allMatch(i -> i.family() == Family.STRING));
+        return new Asked(
+                new WarmUp.Week(
+                        keys.entrySet().stream()
+                                .sorted(Map.Entry.<Key, Integer>comparingByValue(Comparator.reverseOrder()))
+                                .map(Map.Entry::getKey)
+                                .toList(),
+                        new ArrayList<>(fresh.values()).subList(0, Math.min(MOST_NEW_NOTES, fresh.size())),
+                        counts,
+                        instruments.stream().allMatch(i -> i.family() == Family.STRING),
+                        rhythms.stream().limit(MOST_RHYTHMS).toList()),
+                met);
     }
 }
