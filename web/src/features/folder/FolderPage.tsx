@@ -10,6 +10,7 @@ import { PainReports } from "../wellbeing/PainReports";
 import { FolderMilestones } from "./FolderMilestones";
 import { folderQuery } from "./folder.queries";
 import { HelpedOfStudent } from "./HelpedOfStudent";
+import { MeasuredOfStudent } from "./MeasuredOfStudent";
 import { LeaveClass } from "./LeaveClass";
 import { VariantsOfStudent } from "./VariantsOfStudent";
 
@@ -46,6 +47,7 @@ export function FolderPage({ director }: { director: boolean }) {
       <VariantsOfStudent studentId={studentId} />
       <div className="grid gap-x-10 lg:grid-cols-2">
         <HelpedOfStudent studentId={studentId} />
+        <MeasuredOfStudent studentId={studentId} />
         <div className="mb-6">
           <KeptFits studentId={studentId} name={name} />
           <Link

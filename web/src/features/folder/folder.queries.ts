@@ -1,6 +1,6 @@
 import { queryOptions } from "@tanstack/react-query";
 import { get } from "../../api/http";
-import type { Folder, HelpedStudent, StudentVariant } from "../../api/types";
+import type { Folder, HelpedStudent, MeasuredOfStudent, StudentVariant } from "../../api/types";
 
 export const folderQuery = (studentId: string) =>
   queryOptions({
@@ -18,4 +18,10 @@ export const helpedStudentQuery = (studentId: string) =>
   queryOptions({
     queryKey: ["progress", "helped", "student", studentId],
     queryFn: () => get<HelpedStudent[]>(`/api/students/${studentId}/helped`),
+  });
+
+export const measuredStudentQuery = (studentId: string) =>
+  queryOptions({
+    queryKey: ["progress", "measured", "student", studentId],
+    queryFn: () => get<MeasuredOfStudent[]>(`/api/students/${studentId}/measurements`),
   });

@@ -9,12 +9,13 @@ import { AllHeard } from "./AllHeard";
 import { BeltStripOfStudent } from "./BeltStripOfStudent";
 import { CriteriaMarks } from "./CriteriaMarks";
 import { ExcuseReasons } from "./ExcuseReasons";
+import { Guidance } from "./Guidance";
 import { LineCard } from "./LineCard";
 import { OutcomeKeys } from "./OutcomeKeys";
 import { TriesSoFar } from "./TriesSoFar";
 import { useVariants, VariantPick } from "./VariantPick";
 import { WhatToTry } from "./WhatToTry";
-import { markingOf, nextCriterion, outcomeWords, playerPlace } from "./run";
+import { markingOf, nextCriterion, outcomeWords, playerPlace, wordedBy } from "./run";
 import type { Excuse, useRun } from "./useRun";
 
 /** With the renderer, which comes only where a line is heard; away from the server hearing goes on without it. */
@@ -77,6 +78,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
         },
   );
   if (!player) return <AllHeard run={run} live={live} onAtOnce={onAtOnce} />;
+  const triesOf = live.standings.get(player.studentId)?.tries ?? 0;
   const last = state.made.at(-1);
   const lastName = run.players.find((p) => p.studentId === last?.studentId)?.name;
   return (
@@ -94,9 +96,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
         {player.alsoIn.map((other) => (
           <Chip key={other}>also in {other}</Chip>
         ))}
-        <span className="small soft ml-auto">
-          {whenHeard(player, live.standings.get(player.studentId)?.tries ?? 0)}
-        </span>
+        <span className="small soft ml-auto">{whenHeard(player, triesOf)}</span>
       </div>
       <LineCard milestone={run.milestone} player={player} countInMeasures={run.countInMeasures} />
       {run.milestone.line && (
@@ -113,9 +113,10 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
           )}
         </div>
       )}
+      {isCheck && <Guidance milestoneId={run.milestone.id} player={player} tries={triesOf} />}
       {marking !== "ear" && (
         <CriteriaMarks
-          milestone={run.milestone}
+          milestone={wordedBy(run.milestone, variants.criteriaOf(player.studentId))}
           marks={state.marks}
           onMark={(ordinal, points) => dispatch({ type: "mark", ordinal, points })}
         />

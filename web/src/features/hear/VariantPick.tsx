@@ -20,6 +20,7 @@ export function useVariants(milestoneId: string, wanted = true) {
     offered: known.data?.offered ?? [],
     nameOf: (studentId: string) => given.get(studentId) ?? inUse(studentId)?.name,
     overdue: (studentId: string) => !given.has(studentId) && (inUse(studentId)?.overdue ?? false),
+    criteriaOf: (studentId: string) => (given.has(studentId) ? undefined : inUse(studentId)?.criteria),
     stepsOf: (studentId: string) => (given.has(studentId) ? undefined : inUse(studentId)?.steps),
     give: (player: Player, name: string) => {
       const id = newId();

@@ -157,3 +157,15 @@ export const outcomeWords: Record<Outcome, string> = {
   EXCUSED: "excused",
   UNDONE: "undone",
 };
+
+/** A milestone with its criteria in other words, as a student's variant says them. */
+export const wordedBy = (milestone: Milestone, names: readonly string[] | undefined): Milestone =>
+  names
+    ? {
+        ...milestone,
+        criteria: milestone.criteria.map((criterion) => ({
+          ...criterion,
+          name: names[criterion.ordinal - 1] ?? criterion.name,
+        })),
+      }
+    : milestone;

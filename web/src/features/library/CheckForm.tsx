@@ -78,6 +78,30 @@ export function CheckForm({ values, cautions, milestoneId, problem, saving, onSa
             hint="what a student can try alone"
             {...register("selfTest")}
           />
+          <AreaField
+            label="Why"
+            rows={2}
+            maxLength={300}
+            hint="one sentence, as students are told"
+            {...register("why")}
+          />
+          <label className="grid gap-1">
+            <span className="font-semibold">From where it is seen</span>
+            <select className="select hairline bg-base-100 w-56 border-[1.5px]" {...register("seenFrom")}>
+              <option value="FRONT">the front</option>
+              <option value="SIDE">the side</option>
+              <option value="ABOVE">above</option>
+              <option value="NEAR">close by, at the stand</option>
+              <option value="BY_EAR">by ear</option>
+            </select>
+          </label>
+          <AreaField
+            label="For whom it does not fit"
+            rows={2}
+            maxLength={300}
+            hint="and what they do instead"
+            {...register("notFor")}
+          />
           <SyllableRows form={form} />
           <ToneRows form={form} instruments={instruments.data ?? []} />
         </div>

@@ -8,6 +8,8 @@ import { useToast } from "../../ui/toasts";
 import { checkQuery } from "./checks.queries";
 import { CheckSheet } from "./CheckSheet";
 import { Demonstrations } from "./Demonstrations";
+import { FirstNotes } from "./FirstNotes";
+import { PartsQuiz } from "./PartsQuiz";
 import { TargetTones } from "./TargetTones";
 
 /** One technique check of the programme, with what comes before it and what can be done with it. */
@@ -32,6 +34,8 @@ export function CheckPage({ director }: { director: boolean }) {
     );
   }
   const { check, before } = described.data;
+  // The section of the rail, else the one instrument it is for.
+  const instrument = scope.instrument ?? (check.appliesTo.length > 0 ? check.appliesTo[0] : undefined);
   return (
     <>
       <Heading title={check.title}>
@@ -71,6 +75,8 @@ export function CheckPage({ director }: { director: boolean }) {
         {director && <Shelving milestoneId={milestoneId} onShelf={Boolean(milestone)} kept={kept} />}
       </div>
       <CheckSheet check={check} passRule={milestone?.passRule} />
+      {check.topic === "FIRST_NOTES" && <FirstNotes instrument={instrument} />}
+      {(check.topic === "HANDLING" || check.topic === "ASSEMBLY") && <PartsQuiz instrument={instrument} />}
       <div className="mt-6">
         <Demonstrations milestoneId={milestoneId} director={director} />
       </div>

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen } from "@testing-library/react";
+import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { draw, Refusal, server, type Sent } from "../../test/render";
@@ -42,6 +42,11 @@ const described = {
     criteria: ["Shelf", "Thumb"],
     mustSee: [2],
     selfTest: "Let go.",
+    why: "A flute at rest leaves the fingers free",
+    seenFrom: "SIDE",
+    notFor: "Short arms take a curved head joint.",
+    backTo: "Breathe low",
+    measured: { name: "Longest steady tone", unit: "s", aim: 8 },
     syllables: [],
     faults: [{ sign: "Rolls in", remedies: ["Thumb further under"] }],
     cautions: ["Pain: stop."],
@@ -72,6 +77,8 @@ function at(answers: Record<string, unknown> = {}): Sent[] {
     "GET /api/checks/m1/demonstrations": [
       { id: "d1", name: "tone.wav", mediaType: "audio/wav", size: 100 },
       { id: "d2", name: "sheet.pdf", mediaType: "application/pdf", size: 100 },
+      { id: "d3", name: "slumped.png", mediaType: "image/png", size: 100, shows: "WRONG" },
+      { id: "d4", name: "tall.png", mediaType: "image/png", size: 100, shows: "RIGHT" },
     ],
     "GET /api/checks/cautions": cautions,
     "GET /api/checks/m1": described,
@@ -103,6 +110,69 @@ const edit = (address: string) =>
   );
 const type = (label: string, value: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value } });
+
+describe("what a check says around its steps", () => {
+  const page = () =>
+    draw(
+      <Routes>
+        <Route path="/library/checks/:milestoneId" element={<CheckPage director />} />
+      </Routes>,
+      "/library/checks/m1?class=c1&instrument=flute",
+    );
+
+  it("says why, from where, for whom not, what is measured and where one falls back to", async () => {
+    at();
+    page();
+    expect(await screen.findByText("A flute at rest leaves the fingers free.")).toBeTruthy();
+    expect(screen.getByText(/^Seen from the side, passes by/)).toBeTruthy();
+    expect(screen.getByText("Short arms take a curved head joint.")).toBeTruthy();
+    expect(screen.getByText("Breathe low")).toBeTruthy();
+    expect(screen.getByText(/is kept in s with every try, towards/)).toBeTruthy();
+  });
+
+  it("shows what is wrong on purpose beside what is right", async () => {
+    at();
+    page();
+    expect(await screen.findByRole("heading", { name: "Wrong on purpose" })).toBeTruthy();
+    expect(screen.getByRole("img", { name: "slumped.png" })).toBeTruthy();
+    expect(screen.getByRole("heading", { name: "Right" })).toBeTruthy();
+  });
+
+  it("asks for the parts by their numbers, and shows the notes the book begins with", async () => {
+    at({
+      "GET /api/checks/m1": { ...described, check: { ...described.check, topic: "HANDLING" } },
+      "GET /api/instruments/flute/parts": {
+        kind: "flute",
+        parts: [
+          { number: 1, name: "crown", never: true },
+          { number: 3, name: "head joint", never: false },
+        ],
+      },
+    });
+    page();
+    const parts = within(await screen.findByRole("region", { name: "Parts" }));
+    expect(parts.getByRole("img", { name: "Drawing with 2 numbered parts" })).toBeTruthy();
+    fireEvent.click(parts.getByRole("button", { name: "Ask without names" }));
+    expect(parts.queryByText("head joint")).toBeNull();
+    for (let i = 0; i < 2; i++) {
+      fireEvent.click(parts.getByRole("button", { name: "Show the name" }));
+      expect(parts.getByText(/crown|head joint/)).toBeTruthy();
+      fireEvent.click(parts.getByRole("button", { name: "Next" }));
+    }
+    expect(parts.getByText("All 2 parts were asked.")).toBeTruthy();
+    cleanup();
+    at({
+      "GET /api/checks/m1": { ...described, check: { ...described.check, topic: "FIRST_NOTES" } },
+      "GET /api/lines/first-notes": {
+        book: "Tideline Method, Winds",
+        notes: [{ note: "D 5", fingering: "fingers T 123" }],
+      },
+    });
+    page();
+    expect(await screen.findByText("D 5")).toBeTruthy();
+    expect(screen.getByText("fingers T 123")).toBeTruthy();
+  });
+});
 
 describe("editing a check", () => {
   it("sends the edit with the version it was made from", async () => {

@@ -2,11 +2,20 @@ import clsx from "clsx";
 import type { ReactNode } from "react";
 import type { CheckView } from "../../api/types";
 
+const vantages: Record<CheckView["seenFrom"], string> = {
+  FRONT: "Seen from the front",
+  SIDE: "Seen from the side",
+  ABOVE: "Seen from above",
+  NEAR: "Seen close by, at the stand",
+  BY_EAR: "Heard",
+};
+
 /** Everything a check says, as one sheet: how it is done, what to look for, what goes wrong and what to try. */
 export function CheckSheet({ check, passRule }: { check: CheckView; passRule?: string }) {
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
       <div className="grid content-start gap-6">
+        {check.why && <p className="border-l-[3.5px] border-[var(--hairline)] pl-3 italic">{check.why}.</p>}
         <Part name="How it is done">
           <ol className="list-outside list-decimal pl-5">
             {check.steps.map((step, i) => {
@@ -31,7 +40,9 @@ export function CheckSheet({ check, passRule }: { check: CheckView; passRule?: s
             </ul>
           </Part>
         )}
-        <Part name={passRule ? `Seen from the front, passes by ${passRule}` : "Seen from the front"}>
+        <Part
+          name={passRule ? `${vantages[check.seenFrom]}, passes by ${passRule}` : vantages[check.seenFrom]}
+        >
           <ul>
             {check.criteria.map((criterion, i) => (
               <li
@@ -46,6 +57,23 @@ export function CheckSheet({ check, passRule }: { check: CheckView; passRule?: s
             ))}
           </ul>
         </Part>
+        {check.measured && (
+          <p>
+            <b>{check.measured.name}</b> is kept in {check.measured.unit} with every try, towards{" "}
+            {check.measured.aim} {check.measured.unit}
+          </p>
+        )}
+        {check.notFor && (
+          <Part name="Does not fit everybody">
+            <p>{check.notFor}</p>
+          </Part>
+        )}
+        {check.backTo && (
+          <p>
+            <span className="soft">If it fails, back a stage: </span>
+            {check.backTo}
+          </p>
+        )}
         {check.selfTest && (
           <Part name="Quick self-test">
             <p>{check.selfTest}</p>

@@ -19,6 +19,9 @@ const draft: CheckDraft = {
   cautions: ["PAIN"],
   variants: [{ name: "Curved head", note: "short arms", reviewWeeks: 12 }],
   tones: [{ instrument: "flute", pitch: "A5" }],
+  why: "Free fingers are quick.",
+  seenFrom: "SIDE",
+  notFor: "Short arms take a curved head.",
   pass: { rule: "SCORE_AT_LEAST", mark: 1 },
   after: ["other"],
 };

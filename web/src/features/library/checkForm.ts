@@ -19,6 +19,9 @@ export interface CheckForm {
   k: number;
   n: number;
   mark: number;
+  why: string;
+  seenFrom: NonNullable<CheckDraft["seenFrom"]>;
+  notFor: string;
   /** Whether what comes before it is inferred from the topics. */
   inferred: boolean;
   after: string[];
@@ -50,6 +53,9 @@ export const emptyForm: CheckForm = {
   k: 4,
   n: 5,
   mark: 3,
+  why: "",
+  seenFrom: "FRONT",
+  notFor: "",
   inferred: true,
   after: [],
 };
@@ -73,6 +79,9 @@ export function formOf(draft: CheckDraft): CheckForm {
     k: draft.pass.k ?? emptyForm.k,
     n: draft.pass.n ?? emptyForm.n,
     mark: draft.pass.mark ?? Math.max(1, draft.criteria.length - 1),
+    why: draft.why ?? "",
+    seenFrom: draft.seenFrom ?? "FRONT",
+    notFor: draft.notFor ?? "",
     inferred: draft.after === undefined,
     after: draft.after ?? [],
   };
@@ -94,6 +103,9 @@ export function draftOf(form: CheckForm): CheckDraft {
     cautions: form.cautions,
     variants: form.variants.map((v) => ({ ...v, reviewWeeks: Number(v.reviewWeeks) || 0 })),
     tones: form.tones.filter((tone) => tone.pitch.trim()),
+    why: form.why,
+    seenFrom: form.seenFrom,
+    notFor: form.notFor,
     pass: {
       rule: form.rule,
       k: form.rule === "K_OF_LAST_N" ? Number(form.k) || 0 : undefined,

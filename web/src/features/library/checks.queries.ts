@@ -6,6 +6,9 @@ import type {
   CheckVariants,
   Demonstration,
   DescribedCheck,
+  FirstNotes,
+  MeasuredStudent,
+  Parts,
   Readiness,
   SchoolQuestion,
   ScopeRequest,
@@ -28,6 +31,31 @@ export const checkQuery = (milestoneId: string, instrument?: string) =>
     queryKey: ["library", "check", milestoneId, instrument ?? "any"],
     queryFn: () => get<DescribedCheck>(`/api/checks/${milestoneId}${query({ instrument })}`).catch(nothing),
     staleTime: 5 * 60_000,
+  });
+
+/** Parts of an instrument by their numbers on its drawing. */
+export const partsQuery = (instrument: string | undefined) =>
+  queryOptions({
+    queryKey: ["library", "parts", instrument],
+    queryFn: () => get<Parts>(`/api/instruments/${instrument}/parts`),
+    enabled: Boolean(instrument),
+    staleTime: Infinity,
+  });
+
+/** The notes the programme's book begins with, as an instrument reads them. */
+export const firstNotesQuery = (instrument: string | undefined) =>
+  queryOptions({
+    queryKey: ["library", "first-notes", instrument],
+    queryFn: () => get<FirstNotes>(`/api/lines/first-notes${query({ instrument })}`),
+    enabled: Boolean(instrument),
+    staleTime: 5 * 60_000,
+  });
+
+/** Best and latest of every student of a section who was measured. */
+export const measuredQuery = (milestoneId: string, scope: ScopeRequest) =>
+  queryOptions({
+    queryKey: ["progress", "measured", milestoneId, scope],
+    queryFn: () => get<MeasuredStudent[]>(`/api/checks/${milestoneId}/measurements${query({ ...scope })}`),
   });
 
 /** A check as it is written, for editing. Not kept: an edit starts from what is there now. */

@@ -25,6 +25,7 @@ import vividroster.core.music.Pitch;
  * @param mustSee criteria, from 1, without which no number of others passes; only where criteria are counted
  * @param selfTest what a student can try alone
  * @param tones the sounding pitch to compare a first sound with, by instrument; empty for most checks
+ * @param guide why, from where, for whom not
  */
 public record TechniqueCheck(
         String key,
@@ -44,6 +45,7 @@ public record TechniqueCheck(
         Set<Caution> cautions,
         List<Variant> variants,
         Map<String, Pitch> tones,
+        Guide guide,
         PassRule passRule) {
 
     /** A student taught another way than the class is looked at again by then. */
@@ -130,6 +132,14 @@ public record TechniqueCheck(
                                 + " but has steps 1 to " + count);
                     }
                 })));
+        guide.criterionWordings()
+                .forEach((question, choices) ->
+                        choices.forEach((choice, words) -> words.keySet().forEach(criterion -> {
+                            if (criterion < 1 || criterion > criteriaCount) {
+                                throw new IllegalArgumentException("\"" + title + "\" rewords criterion " + criterion
+                                        + " for " + question + " but has criteria 1 to " + criteriaCount);
+                            }
+                        })));
         switch (passRule) {
             case PassRule.ScoreAtLeast score -> {
                 if (score.mark() > criteriaCount) {
@@ -155,19 +165,44 @@ public record TechniqueCheck(
      * @param choices the programme's choice by question; questions not named keep the steps as they are
      */
     public List<String> stepsFor(Map<String, String> choices) {
-        List<String> worded = new ArrayList<>(steps);
-        new LinkedHashMap<>(wordings)
-                .forEach((question, byChoice) -> byChoice.getOrDefault(choices.getOrDefault(question, ""), Map.of())
-                        .forEach((step, words) -> worded.set(step - 1, words)));
+        List<String> worded = worded(steps, wordings, choices);
         cues.forEach((step, cue) -> worded.set(step - 1, cue));
         return List.copyOf(worded);
     }
 
+    private static List<String> worded(
+            List<String> texts, Map<String, Map<String, Map<Integer, String>>> wordings, Map<String, String> choices) {
+        List<String> worded = new ArrayList<>(texts);
+        new LinkedHashMap<>(wordings)
+                .forEach((question, byChoice) -> byChoice.getOrDefault(choices.getOrDefault(question, ""), Map.of())
+                        .forEach((ordinal, words) -> worded.set(ordinal - 1, words)));
+        return worded;
+    }
+
     /** The steps for one student: the own variant goes before the programme's schools. */
     public List<String> stepsFor(Map<String, String> choices, Optional<Variant> own) {
+        return stepsFor(followed(choices, own));
+    }
+
+    /** The criteria as this programme sees them; a step and a criterion never follow different schools. */
+    public List<String> criteriaFor(Map<String, String> choices) {
+        return List.copyOf(worded(criteria, guide.criterionWordings(), choices));
+    }
+
+    /** The criteria for one student: the own variant goes before the programme's schools. */
+    public List<String> criteriaFor(Map<String, String> choices, Optional<Variant> own) {
+        return criteriaFor(followed(choices, own));
+    }
+
+    private static Map<String, String> followed(Map<String, String> choices, Optional<Variant> own) {
         Map<String, String> all = new LinkedHashMap<>(choices);
         own.ifPresent(variant -> all.putAll(variant.choices()));
-        return stepsFor(all);
+        return all;
+    }
+
+    /** Whether it says anything by a question between schools. */
+    public boolean asks(String question) {
+        return wordings.containsKey(question) || guide.criterionWordings().containsKey(question);
     }
 
     /**
@@ -179,7 +214,7 @@ public record TechniqueCheck(
     public List<Variant> variantsBeside(Map<String, String> choices, Collection<SchoolQuestion> questions) {
         List<Variant> offered = new ArrayList<>(variants);
         for (SchoolQuestion question : questions) {
-            if (!wordings.containsKey(question.key())) {
+            if (!asks(question.key())) {
                 continue;
             }
             String inForce = choices.getOrDefault(question.key(), question.defaultChoice());

@@ -31,6 +31,7 @@ class TechniqueCheckTest {
                 Set.of(Caution.PAIN),
                 List.of(),
                 Map.of(),
+                Guide.NONE,
                 rule);
     }
 
@@ -45,6 +46,54 @@ class TechniqueCheckTest {
                 .containsExactly("Carry", "It hangs free");
         assertThat(check.stepsFor(Map.of("left-little-finger", "something else")))
                 .containsExactly("Carry", "Little finger");
+    }
+
+    @Test
+    void criteriaFollowTheSchoolAndTheStudentsVariantAsStepsDo() {
+        TechniqueCheck plain = check(
+                List.of("Carries", "Little finger free"),
+                new PassRule.AllCriteria(),
+                Map.of("little-finger", Map.of("on-hook", Map.of(2, "On top of the hook"))));
+        TechniqueCheck check = guided(
+                plain,
+                new Guide(
+                        "Because.",
+                        Guide.Vantage.FRONT,
+                        "",
+                        "",
+                        Map.of("little-finger", Map.of("on-hook", Map.of(2, "Little finger on top of the hook")))));
+        assertThat(check.criteriaFor(Map.of())).containsExactly("Carries", "Little finger free");
+        assertThat(check.criteriaFor(Map.of("little-finger", "on-hook")))
+                .containsExactly("Carries", "Little finger on top of the hook");
+        TechniqueCheck.Variant own = new TechniqueCheck.Variant("Hook", "", 12, Map.of("little-finger", "on-hook"));
+        assertThat(check.criteriaFor(Map.of("little-finger", "both"), Optional.of(own)))
+                .containsExactly("Carries", "Little finger on top of the hook");
+        assertThatThrownBy(() -> guided(
+                        plain, new Guide("", Guide.Vantage.FRONT, "", "", Map.of("q", Map.of("c", Map.of(3, "x"))))))
+                .hasMessageContaining("rewords criterion 3 for q but has criteria 1 to 2");
+    }
+
+    private static TechniqueCheck guided(TechniqueCheck check, Guide guide) {
+        return new TechniqueCheck(
+                check.key(),
+                check.topic(),
+                check.shortName(),
+                check.title(),
+                check.instrumentFree(),
+                check.instruments(),
+                check.steps(),
+                check.wordings(),
+                check.cues(),
+                check.syllables(),
+                check.criteria(),
+                check.mustSee(),
+                check.selfTest(),
+                check.faults(),
+                check.cautions(),
+                check.variants(),
+                check.tones(),
+                guide,
+                check.passRule());
     }
 
     @Test
@@ -96,6 +145,7 @@ class TechniqueCheckTest {
                 Set.of(),
                 variants,
                 Map.of(),
+                Guide.NONE,
                 rule);
     }
 
@@ -158,6 +208,7 @@ class TechniqueCheckTest {
                 Set.of(),
                 List.of(),
                 Map.of(),
+                Guide.NONE,
                 new PassRule.AllCriteria());
         assertThat(tongue.variantsBeside(Map.of(), List.of()))
                 .extracting(TechniqueCheck.Variant::name)

@@ -8,6 +8,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -18,6 +19,9 @@ import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.constructor.SafeConstructor;
 import vividroster.core.curriculum.Caution;
 import vividroster.core.curriculum.CheckTopic;
+import vividroster.core.curriculum.Guide;
+import vividroster.core.curriculum.Guide.Measured;
+import vividroster.core.curriculum.Guide.Vantage;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.curriculum.SchoolQuestion;
 import vividroster.core.curriculum.TechniqueCheck;
@@ -31,7 +35,10 @@ public final class CheckLibraryFile {
 
     private static final List<String> FILES = List.of(
             "everybody",
+            "ready",
             "winds",
+            "brass",
+            "reeds",
             "flute",
             "oboe",
             "bassoon",
@@ -43,6 +50,8 @@ public final class CheckLibraryFile {
             "low-brass",
             "percussion",
             "mallets",
+            "drums",
+            "strings",
             "violin-viola",
             "cello",
             "double-bass");
@@ -103,7 +112,7 @@ public final class CheckLibraryFile {
                     node.is("instrumentFree"),
                     instruments(node.texts("for"), catalog),
                     node.texts("steps"),
-                    wordings(node),
+                    wordings(node, "wordings"),
                     cues(node),
                     node.words("syllables"),
                     node.texts("criteria"),
@@ -118,10 +127,30 @@ public final class CheckLibraryFile {
                                     v.text("name"), v.text("note"), v.number("reviewWeeks"), v.words("choose")))
                             .toList(),
                     tones(node),
+                    guide(node),
                     passRule(node.text("pass")));
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException(node.where() + ": " + e.getMessage(), e);
         }
+    }
+
+    private static Guide guide(Node node) {
+        return new Guide(
+                node.textOr("why", ""),
+                Vantage.valueOf(node.textOr("seenFrom", "front")
+                        .toUpperCase(Locale.ROOT)
+                        .replace(' ', '_')),
+                node.textOr("notFor", ""),
+                node.textOr("backTo", ""),
+                wordings(node, "criterionWordings"),
+                measured(node));
+    }
+
+    private static Optional<Measured> measured(Node node) {
+        Map<String, String> words = node.words("measured");
+        return words.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Measured(words.get("name"), words.get("unit"), Double.parseDouble(words.get("aim"))));
     }
 
     private static Map<String, Pitch> tones(Node node) {
@@ -156,9 +185,9 @@ public final class CheckLibraryFile {
         return codes;
     }
 
-    private static Map<String, Map<String, Map<Integer, String>>> wordings(Node node) {
+    private static Map<String, Map<String, Map<Integer, String>>> wordings(Node node, String name) {
         Map<String, Map<String, Map<Integer, String>>> wordings = new LinkedHashMap<>();
-        node.map("wordings").forEach((question, byChoice) -> {
+        node.map(name).forEach((question, byChoice) -> {
             Map<String, Map<Integer, String>> choices = new LinkedHashMap<>();
             Node.of(byChoice).forEach((choice, bySteps) -> {
                 Map<Integer, String> words = new LinkedHashMap<>();

@@ -40,6 +40,11 @@ record Node(String file, Map<String, Object> values) {
         return String.valueOf(value).strip();
     }
 
+    /** What is missing is read as another text. */
+    String textOr(String name, String other) {
+        return values.get(name) == null ? other : text(name);
+    }
+
     int number(String name) {
         if (values.get(name) instanceof Integer number) {
             return number;

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import vividroster.core.curriculum.Caution;
 import vividroster.core.curriculum.CheckTopic;
 import vividroster.core.curriculum.Criterion;
+import vividroster.core.curriculum.Guide;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.curriculum.TechniqueCheck.Fault;
@@ -32,10 +33,12 @@ record CheckContent(
         Set<Caution> cautions,
         List<Variant> variants,
         Map<String, String> tones,
+        Guide guide,
         Optional<List<UUID>> after) {
 
     CheckContent {
         tones = tones == null ? Map.of() : tones;
+        guide = guide == null ? Guide.NONE : guide;
         after = after == null ? Optional.empty() : after;
     }
 
@@ -53,6 +56,7 @@ record CheckContent(
                 check.tones().entrySet().stream()
                         .collect(Collectors.toMap(
                                 Map.Entry::getKey, e -> e.getValue().toString())),
+                check.guide(),
                 after);
     }
 
@@ -79,6 +83,7 @@ record CheckContent(
                 cautions,
                 variants,
                 tones.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> Pitch.named(e.getValue()))),
+                guide,
                 milestone.passRule());
     }
 }

@@ -19,9 +19,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.curriculum.CheckTopic;
+import vividroster.core.curriculum.Guide.Vantage;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.Pitch;
+import vividroster.formats.checks.PartsFile;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
@@ -40,6 +42,8 @@ class CheckController {
         this.catalog = catalog;
     }
 
+    private static final Map<String, PartsFile.Parts> PARTS = PartsFile.shipped();
+
     /** @param remedies in the order to try them */
     record FaultView(String sign, List<String> remedies) {}
 
@@ -54,6 +58,8 @@ class CheckController {
 
     /**
      * @param steps as this programme's schools word them
+     * @param criteria worded likewise
+     * @param backTo title of the stage one falls back to when this one fails
      * @param cues which of the steps, from 1, are shown by the director's own cue word, with the full step
      */
     record CheckView(
@@ -69,7 +75,15 @@ class CheckController {
             List<FaultView> faults,
             List<String> cautions,
             List<VariantView> variants,
-            List<ToneView> tones) {}
+            List<ToneView> tones,
+            String why,
+            Vantage seenFrom,
+            String notFor,
+            @Absent String backTo,
+            @Absent MeasuredView measured) {}
+
+    /** @param aim what is worked towards; it fails nobody */
+    record MeasuredView(String name, String unit, double aim) {}
 
     /** @param takenAs the milestone it became; absent while it is on the starter shelf only */
     record StarterView(
@@ -147,6 +161,26 @@ class CheckController {
                 .orElseThrow(() -> Problem.notFound("Nothing more is written about this check."));
     }
 
+    /** @param number on the drawing; never whether a beginner must never turn or push it */
+    record PartOfInstrumentView(int number, String name, boolean never) {}
+
+    /** @param kind of the drawing */
+    record PartsView(String kind, List<PartOfInstrumentView> parts) {}
+
+    @GetMapping("/instruments/{instrument}/parts")
+    @Operation(operationId = "parts", summary = "The parts of an instrument by their numbers on its drawing")
+    PartsView parts(@PathVariable String instrument) {
+        PartsFile.Parts found = PARTS.get(instrument);
+        if (found == null) {
+            throw Problem.input("instrument", "\"" + instrument + "\" is not an instrument of the catalog.");
+        }
+        return new PartsView(
+                found.kind(),
+                found.parts().stream()
+                        .map(p -> new PartOfInstrumentView(p.number(), p.name(), p.never()))
+                        .toList());
+    }
+
     @GetMapping("/schools")
     @Operation(
             operationId = "schools",
@@ -188,7 +222,7 @@ class CheckController {
                         .sorted()
                         .map(step -> new CueView(step, check.steps().get(step - 1)))
                         .toList(),
-                check.criteria(),
+                check.criteriaFor(choices),
                 check.mustSee().stream().sorted().toList(),
                 check.selfTest(),
                 check.syllables().entrySet().stream()
@@ -210,6 +244,14 @@ class CheckController {
                             Pitch pitch = check.tones().get(i.code());
                             return new ToneView(i.code(), i.name(), pitch.name(), pitch.hertz(CONCERT_A));
                         })
-                        .toList());
+                        .toList(),
+                check.guide().why(),
+                check.guide().seenFrom(),
+                check.guide().notFor(),
+                checks.titleOf(check.guide().backTo()).orElse(null),
+                check.guide()
+                        .measured()
+                        .map(m -> new MeasuredView(m.name(), m.unit(), m.aim()))
+                        .orElse(null));
     }
 }

@@ -18,6 +18,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import vividroster.core.curriculum.Caution;
 import vividroster.core.curriculum.CheckTopic;
+import vividroster.core.curriculum.Guide;
+import vividroster.core.curriculum.Guide.Vantage;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.music.Pitch;
@@ -65,6 +67,14 @@ record CheckDraft(
 
         @NotNull(message = "Say when the check is passed.") @Valid
         PassDraft pass,
+
+        @Absent @Size(max = 300, message = "The reason why has at most 300 letters.")
+        String why,
+
+        @Absent Vantage seenFrom,
+
+        @Absent @Size(max = 300, message = "At most 300 letters on whom it does not fit.")
+        String notFor,
 
         @Absent @Size(max = 30) List<@NotNull UUID> after) {
 
@@ -202,6 +212,9 @@ record CheckDraft(
                         .map(t -> new ToneDraft(t.getKey(), t.getValue().toString()))
                         .toList(),
                 PassDraft.of(check.passRule()),
+                check.guide().why(),
+                check.guide().seenFrom(),
+                check.guide().notFor(),
                 after.orElse(null));
     }
 
@@ -248,7 +261,7 @@ record CheckDraft(
                     instrumentFree,
                     Set.copyOf(appliesTo),
                     texts,
-                    before.map(b -> wordingsKept(b, texts)).orElse(Map.of()),
+                    before.map(b -> kept(b.wordings(), b.steps(), texts)).orElse(Map.of()),
                     cues,
                     spoken,
                     seen.stream().map(c -> c.name().strip()).toList(),
@@ -273,10 +286,24 @@ record CheckDraft(
                     tones.stream()
                             .filter(t -> !t.pitch().isBlank())
                             .collect(Collectors.toMap(ToneDraft::instrument, t -> Pitch.named(t.pitch()), (a, b) -> b)),
+                    guide(before, seen.stream().map(c -> c.name().strip()).toList()),
                     pass.toRule());
         } catch (IllegalArgumentException e) {
             throw Problem.input("check", sentence(e.getMessage()));
         }
+    }
+
+    /** Criteria left as they were keep their words for other schools; the stage to fall back to stays. */
+    private Guide guide(Optional<TechniqueCheck> before, List<String> names) {
+        Guide old = before.map(TechniqueCheck::guide).orElse(Guide.NONE);
+        return new Guide(
+                why == null ? "" : why.strip(),
+                seenFrom == null ? old.seenFrom() : seenFrom,
+                notFor == null ? "" : notFor.strip(),
+                old.backTo(),
+                before.map(b -> kept(old.criterionWordings(), b.criteria(), names))
+                        .orElse(Map.of()),
+                old.measured());
     }
 
     private static String sentence(String rule) {
@@ -292,20 +319,17 @@ record CheckDraft(
                 .orElse(Map.of());
     }
 
-    private static Map<String, Map<String, Map<Integer, String>>> wordingsKept(
-            TechniqueCheck before, List<String> steps) {
+    private static Map<String, Map<String, Map<Integer, String>>> kept(
+            Map<String, Map<String, Map<Integer, String>>> wordings, List<String> before, List<String> texts) {
         Map<String, Map<String, Map<Integer, String>>> kept = new LinkedHashMap<>();
-        before.wordings()
-                .forEach((question, choices) -> choices.forEach((choice, words) -> {
-                    Map<Integer, String> still = words.entrySet().stream()
-                            .filter(e -> steps.contains(before.steps().get(e.getKey() - 1)))
-                            .collect(Collectors.toMap(
-                                    e -> steps.indexOf(before.steps().get(e.getKey() - 1)) + 1, Map.Entry::getValue));
-                    if (!still.isEmpty()) {
-                        kept.computeIfAbsent(question, q -> new LinkedHashMap<>())
-                                .put(choice, still);
-                    }
-                }));
+        wordings.forEach((question, choices) -> choices.forEach((choice, words) -> {
+            Map<Integer, String> still = words.entrySet().stream()
+                    .filter(e -> texts.contains(before.get(e.getKey() - 1)))
+                    .collect(Collectors.toMap(e -> texts.indexOf(before.get(e.getKey() - 1)) + 1, Map.Entry::getValue));
+            if (!still.isEmpty()) {
+                kept.computeIfAbsent(question, q -> new LinkedHashMap<>()).put(choice, still);
+            }
+        }));
         return kept;
     }
 }

@@ -119,6 +119,9 @@ class CheckEditing {
                 draft.variants(),
                 draft.tones(),
                 draft.pass(),
+                draft.why(),
+                draft.seenFrom(),
+                draft.notFor(),
                 draft.after());
         return add(person, copied, copied.toCheck("own", Optional.of(of)));
     }

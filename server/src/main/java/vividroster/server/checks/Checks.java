@@ -64,11 +64,9 @@ public class Checks {
         this.library = library;
         this.starters = CheckLibraryFile.shipped(catalog).stream()
                 .collect(Collectors.toMap(TechniqueCheck::key, Function.identity(), (a, b) -> a, LinkedHashMap::new));
-        Set<String> asked = starters.values().stream()
-                .flatMap(check -> check.wordings().keySet().stream())
-                .collect(Collectors.toSet());
         this.questions = CheckLibraryFile.questions().stream()
-                .filter(question -> asked.contains(question.key()) || OF_LINES.contains(question.key()))
+                .filter(question -> OF_LINES.contains(question.key())
+                        || starters.values().stream().anyMatch(check -> check.asks(question.key())))
                 .collect(Collectors.toMap(SchoolQuestion::key, Function.identity(), (a, b) -> a, LinkedHashMap::new));
     }
 
@@ -248,6 +246,11 @@ public class Checks {
                 check.asCriteria());
     }
 
+    /** Title of a starter; empty where the key names none. */
+    Optional<String> titleOf(String key) {
+        return Optional.ofNullable(starters.get(key)).map(TechniqueCheck::title);
+    }
+
     private TechniqueCheck starter(String key) {
         return Optional.ofNullable(starters.get(key))
                 .orElseThrow(() -> Problem.notFound("There is no such starter check."));
@@ -305,6 +308,18 @@ public class Checks {
     @Transactional(readOnly = true)
     public List<String> steps(UUID programId, TechniqueCheck check, Optional<TechniqueCheck.Variant> own) {
         return check.stepsFor(choices(programId), own);
+    }
+
+    /** The criteria for a student with this variant; for everybody where there is none. */
+    @Transactional(readOnly = true)
+    public List<String> criteria(UUID programId, TechniqueCheck check, Optional<TechniqueCheck.Variant> own) {
+        return check.criteriaFor(choices(programId), own);
+    }
+
+    /** The criteria of a milestone as the programme's schools word them; empty where it is no check. */
+    @Transactional(readOnly = true)
+    public Optional<List<String>> criteria(UUID programId, UUID milestoneId) {
+        return check(programId, milestoneId).map(check -> criteria(programId, check, Optional.empty()));
     }
 
     /** The checks of the programme that are a starter, or were made from it and still have its key. */

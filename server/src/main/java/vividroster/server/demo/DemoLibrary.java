@@ -99,10 +99,8 @@ final class DemoLibrary {
                 keep(row.get("key"), checks.addOwn(programId, accountId, check, ++shelfOrder));
                 continue;
             }
-            List<Criterion> criteria = new ArrayList<>();
-            for (String name : DemoFiles.split(row.get("criteria"))) {
-                criteria.add(new Criterion(criteria.size() + 1, name, 1, OptionalInt.empty()));
-            }
+            List<Criterion> criteria =
+                    checks.asMilestone(row.get("starter"), row.get("short")).criteria();
             Milestone check = new Milestone(
                     Ids.next(),
                     MilestoneKind.TECHNIQUE_CHECK,

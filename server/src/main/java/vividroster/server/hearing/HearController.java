@@ -186,7 +186,7 @@ class HearController {
         List<MilestoneOrder> reaching = orders.of(programId, List.of(milestoneId));
         Spelling spelling = checks.spelling(programId);
         return new RunView(
-                MilestoneView.of(milestone, lines, tests, library.books(programId)),
+                worded(programId, MilestoneView.of(milestone, lines, tests, library.books(programId))),
                 (int) runs.perStudent(programId, milestone).toSeconds(),
                 runs.countInMeasures(programId),
                 queue.order().stream()
@@ -204,6 +204,13 @@ class HearController {
                                 carried(programId, reaching, row.seat()),
                                 classNames))
                         .toList());
+    }
+
+    /** A check as the programme's schools word it. */
+    private MilestoneView worded(UUID programId, MilestoneView view) {
+        return view.kind() == MilestoneKind.TECHNIQUE_CHECK
+                ? checks.criteria(programId, view.id()).map(view::worded).orElse(view)
+                : view;
     }
 
     private CarriedView carried(UUID programId, List<MilestoneOrder> reaching, Seat seat) {

@@ -77,6 +77,27 @@ public record MilestoneView(
                 test == null ? null : test.conditions());
     }
 
+    /** With other words for its criteria, one for each. */
+    public MilestoneView worded(List<String> names) {
+        return new MilestoneView(
+                id,
+                kind,
+                shortName,
+                title,
+                appliesTo,
+                version,
+                passRule,
+                passMark,
+                passK,
+                passN,
+                criteria.stream()
+                        .map(c -> new CriterionView(
+                                c.ordinal(), names.get(c.ordinal() - 1), c.topPoints(), c.floorPoints()))
+                        .toList(),
+                line,
+                conditions);
+    }
+
     private static LineView lineView(LineFacts line, Map<UUID, Book> books) {
         Book book = books.get(line.bookId());
         return new LineView(

@@ -64,8 +64,15 @@ class VariantController {
 
     record OfferedView(String name, String note, int reviewWeeks) {}
 
-    /** @param steps as this student's variant words them */
-    record InUseView(UUID id, UUID studentId, String name, LocalDate reviewOn, boolean overdue, List<String> steps) {}
+    /** @param steps and criteria as this student's variant words them */
+    record InUseView(
+            UUID id,
+            UUID studentId,
+            String name,
+            LocalDate reviewOn,
+            boolean overdue,
+            List<String> steps,
+            List<String> criteria) {}
 
     /** @param offered other ways a student may be given */
     record CheckVariantsView(List<OfferedView> offered, List<InUseView> inUse) {}
@@ -126,7 +133,8 @@ class VariantController {
                                 v.name(),
                                 v.review().orElseThrow().on(),
                                 v.review().orElseThrow().isOverdue(today),
-                                checks.steps(programId, check, Optional.of(v.asVariant()))))
+                                checks.steps(programId, check, Optional.of(v.asVariant())),
+                                checks.criteria(programId, check, Optional.of(v.asVariant()))))
                         .toList());
     }
 

@@ -17,6 +17,7 @@ import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.roster.PartnerPairs;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
+import vividroster.server.checks.Checks;
 import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.library.Library;
@@ -46,8 +47,11 @@ public class PartnerChecks {
     private final Rosters rosters;
     private final Library library;
     private final Office office;
+    private final Checks checks;
 
-    PartnerChecks(PartnerQueries queries, HearingRuns runs, Rosters rosters, Library library, Office office) {
+    PartnerChecks(
+            PartnerQueries queries, HearingRuns runs, Rosters rosters, Library library, Office office, Checks checks) {
+        this.checks = checks;
         this.queries = queries;
         this.runs = runs;
         this.rosters = rosters;
@@ -82,7 +86,7 @@ public class PartnerChecks {
                 .add(s.student().id()));
         List<PartnerPairs.Group> groups =
                 PartnerPairs.acrossSections(List.copyOf(sections.values()), section -> pair(section, pairing, before));
-        return new Proposal(milestone, seated, groups, watch(milestone));
+        return new Proposal(milestone, seated, groups, watch(programId, milestone));
     }
 
     private static List<PartnerPairs.Group> pair(
@@ -117,13 +121,19 @@ public class PartnerChecks {
         return milestone;
     }
 
-    private static List<String> watch(Milestone milestone) {
-        List<String> points = new ArrayList<>(milestone.criteria().stream()
-                .limit(WATCHED_AT_ONCE)
-                .map(Criterion::name)
-                .toList());
+    /** As the programme's schools word them. */
+    private List<String> watch(UUID programId, Milestone milestone) {
+        List<String> names = milestone.kind() == MilestoneKind.TECHNIQUE_CHECK
+                ? checks.criteria(programId, milestone.id()).orElse(names(milestone))
+                : names(milestone);
+        List<String> points =
+                new ArrayList<>(names.stream().limit(WATCHED_AT_ONCE).toList());
         LINE_WATCH.stream().limit(Math.max(0, 3 - points.size())).forEach(points::add);
         return milestone.criteria().isEmpty() ? LINE_WATCH : points;
+    }
+
+    private static List<String> names(Milestone milestone) {
+        return milestone.criteria().stream().map(Criterion::name).toList();
     }
 
     /**
