@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -14,8 +15,13 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import vividroster.core.hands.Bowing;
 import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.instrument.Family;
+import vividroster.core.instrument.Fingering.Keys;
+import vividroster.core.instrument.Fingering.OnString;
+import vividroster.core.instrument.Fingering.Reach;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
@@ -242,5 +248,141 @@ class DemoBookTest {
                     .as(tune + " has notes, so something is new to who knows nothing")
                     .isNotEmpty();
         }
+    }
+
+    private static List<Tune> of(String volume) throws IOException {
+        return tunes().filter(t -> t.volume().equals(volume)).toList();
+    }
+
+    private static Reading read(Score score, String code, Vocabulary met) {
+        Instrument instrument = CATALOG.withCode(code);
+        Ranges ranges = RangeFile.shipped().get(code);
+        return Reading.of(
+                TimedView.of(score.partOf(code)),
+                new Reader(
+                        instrument.transposition(),
+                        ranges.home(),
+                        new Compass(ranges.firstYear(), ranges.full()),
+                        Figures.FIRST_YEAR,
+                        FingeringFile.shipped().get(code),
+                        FourthFinger.EARLY,
+                        Spelling.FLATS_AT_SIX,
+                        Optional.of(met)));
+    }
+
+    /** Open strings are no finger. */
+    @ParameterizedTest
+    @ValueSource(strings = {"violin", "viola", "cello", "double-bass"})
+    void stringsMeetOneNewFingerALine(String code) throws IOException {
+        Vocabulary met = Vocabulary.NOTHING;
+        for (Tune tune : of("strings")) {
+            Reading reading = read(tune.score(), code, met);
+            long fingers = reading.news().stream()
+                    .filter(first -> first.thing() instanceof Vocabulary.NewNote)
+                    .filter(first -> reading.fingers()
+                            .taken()
+                            .get(first.measure())
+                            .get(first.note())
+                            .map(t -> !(t.fingering() instanceof OnString on && on.isOpen()))
+                            .orElse(true))
+                    .count();
+            assertThat(fingers).as(code + ", " + tune).isLessThanOrEqualTo(1);
+            met = met.plus(Vocabulary.of(reading.view()));
+        }
+    }
+
+    /** "Grey heron" is the line whose remark teaches the cello to draw its first finger back. */
+    @Test
+    void noExtensionBeforeItIsTaught() throws IOException {
+        for (Tune tune : of("strings")) {
+            if (tune.score().title().equals("Grey heron")) {
+                return;
+            }
+            Reading reading = read(tune.score(), "cello", Vocabulary.NOTHING);
+            assertThat(reading.fingers().taken().stream()
+                            .flatMap(List::stream)
+                            .flatMap(Optional::stream)
+                            .map(t -> t.fingering()))
+                    .as(tune.toString())
+                    .noneMatch(f -> f instanceof OnString on && on.reach() == Reach.STRETCHED);
+        }
+        throw new AssertionError("the line that teaches it is gone");
+    }
+
+    /** The throat notes of lines 13 and 15 prepare it, line 16 crosses by step. */
+    @Test
+    void theClarinetCrossesOnlyAfterLinesThatPrepareIt() throws IOException {
+        List<Tune> winds = of("winds");
+        for (int i = 0; i < 15; i++) {
+            assertThat(crosses(winds.get(i))).as(winds.get(i).toString()).isFalse();
+        }
+        assertThat(crosses(winds.get(15))).isTrue();
+        for (int prepares : new int[] {12, 14}) {
+            assertThat(read(winds.get(prepares).score(), "clarinet", Vocabulary.NOTHING)
+                            .written()
+                            .pitches())
+                    .as("a throat note in line " + (prepares + 1))
+                    .anyMatch(p -> p.midi() >= 67 && p.midi() <= 70);
+        }
+    }
+
+    private static boolean crosses(Tune tune) {
+        Reading reading = read(tune.score(), "clarinet", Vocabulary.NOTHING);
+        return reading.fingers().taken().stream()
+                .flatMap(List::stream)
+                .flatMap(Optional::stream)
+                .anyMatch(t -> t.fingering() instanceof Keys keys && keys.register().equals("clarion"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"winds", "strings"})
+    void dottedRhythmsComeBeforeCompoundTimeAndThatBeforeTriplets(String volume) throws IOException {
+        int dotted = -1;
+        int compound = -1;
+        int triplets = -1;
+        List<Tune> all = of(volume);
+        for (int i = 0; i < all.size(); i++) {
+            Part part = all.get(i).score().sounding();
+            boolean six = part.meter().isCompound();
+            List<Beats> lengths = part.measures().stream()
+                    .flatMap(m -> m.notes().stream())
+                    .map(Note::length)
+                    .toList();
+            dotted = dotted < 0 && !six && lengths.contains(Beats.of(3, 2)) ? i : dotted;
+            compound = compound < 0 && six ? i : compound;
+            triplets = triplets < 0 && lengths.contains(Beats.of(1, 3)) ? i : triplets;
+        }
+        assertThat(dotted).isNotNegative().isLessThan(compound);
+        assertThat(triplets < 0 || compound < triplets).isTrue();
+    }
+
+    @Test
+    void stringsBeginPluckedAndDownIsDown() throws IOException {
+        List<Tune> strings = of("strings");
+        for (int i = 0; i < 2; i++) {
+            assertThat(strings.get(i).score().sounding().measures().stream()
+                            .flatMap(m -> m.notes().stream())
+                            .filter(n -> !n.isRest()))
+                    .allMatch(n -> n.marks().contains(Note.Mark.PIZZICATO));
+        }
+        for (Tune tune : strings) {
+            assertThat(Bowing.of(TimedView.of(tune.score().sounding())).clashes())
+                    .as(tune.toString())
+                    .noneMatch(c -> c.what() == Bowing.Disagreement.FIRST_BEAT_PRINTED_UP);
+        }
+    }
+
+    @Test
+    void everyBeltHasThreeGoalsAtLeast() throws IOException {
+        Map<String, Set<String>> slots = new HashMap<>();
+        for (String row : Files.readAllLines(TestCluster.projectRoot().resolve("demo/belt-slots.csv"))) {
+            String[] cells = row.split(",");
+            if (cells[0].startsWith("belt ")) {
+                slots.computeIfAbsent(cells[0], b -> new HashSet<>()).add(cells[1]);
+            }
+        }
+        assertThat(slots).hasSize(14).allSatisfy((belt, of) -> assertThat(of)
+                .as(belt)
+                .hasSizeBetween(3, 8));
     }
 }
