@@ -22,7 +22,7 @@ export function FitPicture({ kind, result, standing }: Props) {
       className="bg-base-200 w-full max-w-[34rem] self-start rounded-2xl"
     >
       <title>{titles[kind]}</title>
-      {kind !== "BASSOON_STRAP" && (
+      {kind !== "BASSOON_STRAP" && kind !== "TRUMPET_RING" && (
         <line x1="20" x2="340" y1={FLOOR} y2={FLOOR} stroke="currentColor" strokeWidth="2" />
       )}
       {pictures(result, standing)[kind]}
@@ -36,6 +36,8 @@ const titles: Record<FitKind, string> = {
   BASS_ENDPIN: "A student with a double bass from the side, with endpin and eye height",
   VIOLIN_SIZE: "A student from the front, one arm out, a violin beside the arm",
   VIOLA_SIZE: "A student from the front, one arm out, a viola beside the arm",
+  HORN_BELL: "A seated student with a horn from the side, with the height from seat to lips and to the thigh",
+  TRUMPET_RING: "A left hand round the valves of a trumpet, with the reach from thumb to ring finger",
   BASSOON_STRAP: "A chair's seat from above with the strap across it",
 };
 
@@ -100,6 +102,25 @@ function pictures(result: string | undefined, standing: boolean): Record<FitKind
     ),
     VIOLIN_SIZE: arm(0.78),
     VIOLA_SIZE: arm(0.9),
+    HORN_BELL: (
+      <>
+        <Chair />
+        <Seated x={18} />
+        <g fill="none" stroke="var(--brass)" strokeWidth="4">
+          <circle cx="196" cy="132" r="26" fill="var(--color-base-100)" />
+          <circle cx="196" cy="132" r="15" />
+          <path d="M172,122 L160,84" />
+          <path
+            d="M208,154 C214,170 222,180 240,188 L204,198 C200,184 194,170 186,156"
+            fill="var(--color-base-100)"
+          />
+        </g>
+        <Up x={276} y1={84} y2={204} label="seat to lips" />
+        <Up x={52} y1={180} y2={204} label="thigh" />
+        <Words x={150} y={36} strong text={result ?? ""} />
+      </>
+    ),
+    TRUMPET_RING: <LeftHand result={result} />,
     BASSOON_STRAP: <Seat result={result} />,
   };
 }
@@ -135,6 +156,25 @@ function Standing() {
       <path d="M114,190 L126,288 L140,290" {...limb} strokeWidth="20" />
       <path d="M116,112 L152,128 L184,82" {...limb} strokeWidth="14" />
       <circle cx="114" cy="58" r="22" fill="var(--color-base-300)" />
+    </>
+  );
+}
+
+function LeftHand({ result }: { result?: string }) {
+  return (
+    <>
+      <g fill="none" stroke="var(--brass)" strokeWidth="4">
+        <path d="M24,120 H330 M24,196 H210" />
+        {[96, 132, 168].map((x) => (
+          <rect key={x} x={x} y="88" width="26" height="136" fill="var(--color-base-100)" />
+        ))}
+        <path d="M210,182 h48 v28 h-48" fill="var(--color-base-100)" />
+        <circle cx="234" cy="166" r="14" />
+      </g>
+      <path d="M76,250 C60,200 74,150 92,116" {...limb} strokeWidth="20" />
+      <path d="M96,236 C140,250 196,226 232,176" {...limb} strokeWidth="17" />
+      <Across x1={88} x2={236} y={270} label="thumb to ring finger" />
+      <Words x={24} y={44} strong text={result ?? ""} />
     </>
   );
 }

@@ -5,7 +5,7 @@ describe("measuring for a fit", () => {
   it("begins with what the instrument needs", () => {
     expect(fitFor("cello")).toBe("CELLO_ENDPIN");
     expect(fitFor("bassoon")).toBe("BASSOON_STRAP");
-    expect(fitFor("trumpet")).toBe("CHAIR");
+    expect(fitFor("trumpet")).toBe("TRUMPET_RING");
     expect(fitFor(undefined)).toBe("CHAIR");
   });
 

@@ -46,6 +46,26 @@ export const fits: Record<
   BASS_ENDPIN: { name: "Bass endpin", instruments: ["double-bass"], fields: [hand] },
   VIOLIN_SIZE: { name: "Violin size", instruments: ["violin"], fields: [arm] },
   VIOLA_SIZE: { name: "Viola size", instruments: ["viola"], fields: [arm] },
+  HORN_BELL: {
+    name: "Horn bell height",
+    instruments: ["horn"],
+    fields: [
+      { name: "mouthCm", label: "Seat to lips", unit: "cm", hint: "sitting tall, head level" },
+      { name: "thighCm", label: "Seat to thigh", unit: "cm", hint: "top of the right thigh, leg out" },
+    ],
+  },
+  TRUMPET_RING: {
+    name: "Trumpet ring",
+    instruments: ["trumpet", "flugelhorn"],
+    fields: [
+      {
+        name: "reachCm",
+        label: "Thumb to ring finger",
+        unit: "cm",
+        hint: "web of the left thumb to the tip of the ring finger, hand spread",
+      },
+    ],
+  },
   BASSOON_STRAP: {
     name: "Bassoon strap",
     instruments: ["bassoon"],

@@ -331,7 +331,8 @@ class DemoBookTest {
         return reading.fingers().taken().stream()
                 .flatMap(List::stream)
                 .flatMap(Optional::stream)
-                .anyMatch(t -> t.fingering() instanceof Keys keys && keys.register().equals("clarion"));
+                .anyMatch(t ->
+                        t.fingering() instanceof Keys keys && keys.register().equals("clarion"));
     }
 
     @ParameterizedTest
@@ -381,8 +382,8 @@ class DemoBookTest {
                 slots.computeIfAbsent(cells[0], b -> new HashSet<>()).add(cells[1]);
             }
         }
-        assertThat(slots).hasSize(14).allSatisfy((belt, of) -> assertThat(of)
-                .as(belt)
-                .hasSizeBetween(3, 8));
+        assertThat(slots)
+                .hasSize(14)
+                .allSatisfy((belt, of) -> assertThat(of).as(belt).hasSizeBetween(3, 8));
     }
 }

@@ -29,7 +29,11 @@ public final class Fit {
         BOW_REACHES_WITHOUT_BENDING,
         FINGERS_CURL_ROUND_SCROLL,
         FOURTH_FINGER_REACHES,
-        HANDS_OFF_AND_IT_STAYS
+        HANDS_OFF_AND_IT_STAYS,
+        MOUTHPIECE_MEETS_LEVEL_HEAD,
+        BELL_CLEAR_OF_BODY,
+        RIGHT_HAND_WAVES,
+        RING_FINGER_PUSHES_SLIDE
     }
 
     /** @param centimetres the length to set */
@@ -46,6 +50,78 @@ public final class Fit {
     }
 
     public record Strap(StrapPlace place, List<BodyTest> confirmBy, LocalDate reviewOn) {}
+
+    /** Where the bell of a horn rests. */
+    public enum BellRest {
+        ON_LEG,
+        /** On the leg with something under it. */
+        ON_LEG_RAISED,
+        ON_CHAIR,
+        /** On the chair with something under it. */
+        ON_CHAIR_RAISED
+    }
+
+    /** @param raisedCm what lies under the bell; 0 where nothing does */
+    public record Bell(BellRest rest, double raisedCm, List<BodyTest> confirmBy, LocalDate reviewOn) {}
+
+    /** Which finger takes the third-slide ring of a trumpet. */
+    public enum RingFinger {
+        RING,
+        MIDDLE,
+        /** Too far for now: one finger below the slide carries, the ring waits. */
+        GRIP_BELOW
+    }
+
+    public record Ring(RingFinger finger, List<BodyTest> confirmBy, LocalDate reviewOn) {}
+
+    /** From the mouthpiece down to the bell's lower rim, as a double horn is held. Ours, to be tuned. */
+    private static final double HORN_REACH_CM = 46;
+    /** More than this and the mouthpiece is missed by the lips. */
+    private static final double MISSED_BY_CM = 2;
+    /** Web of the thumb to the fingertip that reaches round the valves to the ring. Ours, to be tuned. */
+    private static final double RING_REACHED_CM = 13;
+
+    private static final double MIDDLE_REACHED_CM = 11;
+
+    /**
+     * On the leg where that meets the lips, else on the chair, with a cushion where it is still too low.
+     *
+     * @param mouthCm seat to the lips, sitting tall; thighCm seat to the top of the thigh
+     * @throws IllegalArgumentException when a length cannot be, or the player is too small for a horn on the chair
+     */
+    public static Bell hornBell(double mouthCm, double thighCm, LocalDate on) {
+        double mouth = Centimetres.measured("seat to lips", mouthCm, 35, 90).value();
+        double thigh = Centimetres.measured("seat to thigh", thighCm, 5, 25).value();
+        double under = mouth - HORN_REACH_CM;
+        List<BodyTest> confirm = List.of(BodyTest.MOUTHPIECE_MEETS_LEVEL_HEAD, BodyTest.BELL_CLEAR_OF_BODY);
+        if (under < -MISSED_BY_CM) {
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "from the seat the horn's mouthpiece stands %.0f cm above these lips; try a lower chair, or a smaller"
+                            + " horn",
+                    -under));
+        }
+        boolean leg = under >= thigh - MISSED_BY_CM;
+        double raised = half(Math.max(0, leg ? under - thigh : under));
+        boolean cushion = raised > MISSED_BY_CM;
+        BellRest rest = leg
+                ? cushion ? BellRest.ON_LEG_RAISED : BellRest.ON_LEG
+                : cushion ? BellRest.ON_CHAIR_RAISED : BellRest.ON_CHAIR;
+        return new Bell(rest, cushion ? raised : 0, confirm, inWeeks(on, leg ? REVIEW_WEEKS : REVIEW_WEEKS_NEAR_NEXT));
+    }
+
+    /** @param reachCm web of the thumb to the tip of the ring finger, hand spread */
+    public static Ring trumpetRing(double reachCm, LocalDate on) {
+        double reach =
+                Centimetres.measured("thumb to ring finger", reachCm, 7, 24).value();
+        RingFinger finger = reach >= RING_REACHED_CM
+                ? RingFinger.RING
+                : reach >= MIDDLE_REACHED_CM ? RingFinger.MIDDLE : RingFinger.GRIP_BELOW;
+        return new Ring(
+                finger,
+                List.of(BodyTest.RIGHT_HAND_WAVES, BodyTest.RING_FINGER_PUSHES_SLIDE),
+                inWeeks(on, finger == RingFinger.RING ? REVIEW_WEEKS : REVIEW_WEEKS_NEAR_NEXT));
+    }
 
     /** A seat as high as the hollow of the knee, so that the feet are flat and the thighs do not slope up. */
     public static Length chair(double kneeHeightCm, LocalDate on) {

@@ -59,6 +59,31 @@ class FitTest {
         assertThat(Fit.bassoonStrap(weeks, DAY).place()).isEqualTo(place);
     }
 
+    /** The horn stands 46 cm from rim to mouthpiece. */
+    @ParameterizedTest
+    @CsvSource({"60, 13, ON_LEG, 0", "66, 13, ON_LEG_RAISED, 7", "48, 12, ON_CHAIR, 0", "53, 12, ON_CHAIR_RAISED, 7"})
+    void theHornsBellRestsWhereTheLipsAreMet(double mouth, double thigh, Fit.BellRest rest, double raised) {
+        Fit.Bell bell = Fit.hornBell(mouth, thigh, DAY);
+        assertThat(bell.rest()).isEqualTo(rest);
+        assertThat(bell.raisedCm()).isEqualTo(raised);
+        assertThat(bell.reviewOn())
+                .as("who needs the chair grows out of it")
+                .isEqualTo(DAY.plusWeeks(rest.name().startsWith("ON_LEG") ? 12 : 6));
+    }
+
+    @Test
+    void aHornTooLargeIsSaid() {
+        assertThatThrownBy(() -> Fit.hornBell(40, 10, DAY)).hasMessageContaining("6 cm above these lips");
+        assertThatThrownBy(() -> Fit.hornBell(600, 10, DAY)).hasMessageContaining("millimetres");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"15, RING, 12", "13, RING, 12", "12.9, MIDDLE, 6", "11, MIDDLE, 6", "10, GRIP_BELOW, 6"})
+    void theHandDecidesWhichFingerTakesTheRing(double reach, Fit.RingFinger finger, int weeks) {
+        assertThat(Fit.trumpetRing(reach, DAY).finger()).isEqualTo(finger);
+        assertThat(Fit.trumpetRing(reach, DAY).reviewOn()).isEqualTo(DAY.plusWeeks(weeks));
+    }
+
     @Test
     void lengthsInAnotherUnitAreRefusedWithAHint() {
         assertThatThrownBy(() -> Fit.celloEndpin(90, 40, 40, DAY))

@@ -44,6 +44,9 @@ class FitController {
      * @param seatCm height of the seat
      * @param kneeCm floor to the hollow of the knee
      * @param armCm neck to the middle of the palm, arm out to the side
+     * @param mouthCm seat to the lips, sitting tall
+     * @param thighCm seat to the top of the thigh
+     * @param reachCm web of the thumb to the tip of the ring finger, hand spread
      * @param weeks since the first lesson on the bassoon
      */
     record Measures(
@@ -51,6 +54,9 @@ class FitController {
             @Absent Double seatCm,
             @Absent Double kneeCm,
             @Absent Double armCm,
+            @Absent Double mouthCm,
+            @Absent Double thighCm,
+            @Absent Double reachCm,
             @Absent Double weeks,
             @Absent Boolean standing) {
 
@@ -60,6 +66,9 @@ class FitController {
             map.put("seatCm", seatCm);
             map.put("kneeCm", kneeCm);
             map.put("armCm", armCm);
+            map.put("mouthCm", mouthCm);
+            map.put("thighCm", thighCm);
+            map.put("reachCm", reachCm);
             map.put("weeks", weeks);
             map.put("standing", Boolean.TRUE.equals(standing) ? (Double) 1.0 : null);
             map.values().removeIf(java.util.Objects::isNull);

@@ -9,7 +9,9 @@ enum FitKind {
     BASS_ENDPIN("Double bass endpin", "handCm", "standing"),
     VIOLIN_SIZE("Violin size", "armCm"),
     VIOLA_SIZE("Viola size", "armCm"),
-    BASSOON_STRAP("Bassoon seat strap", "weeks");
+    BASSOON_STRAP("Bassoon seat strap", "weeks"),
+    HORN_BELL("Horn bell height", "mouthCm", "thighCm"),
+    TRUMPET_RING("Trumpet third-slide ring", "reachCm");
 
     private final String title;
     private final List<String> measures;

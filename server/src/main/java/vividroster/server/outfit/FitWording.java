@@ -22,6 +22,22 @@ final class FitWording {
         };
     }
 
+    static String bell(Fit.Bell bell) {
+        String place = switch (bell.rest()) {
+            case ON_LEG, ON_LEG_RAISED -> "Bell on the leg";
+            case ON_CHAIR, ON_CHAIR_RAISED -> "Bell on the chair";
+        };
+        return bell.raisedCm() > 0 ? place + " with " + length(bell.raisedCm()) + " under it" : place;
+    }
+
+    static String ring(Fit.RingFinger finger) {
+        return switch (finger) {
+            case RING -> "Ring finger in the ring";
+            case MIDDLE -> "Middle finger in the ring";
+            case GRIP_BELOW -> "One finger below the slide, the ring waits";
+        };
+    }
+
     static String sentence(Fit.BodyTest test) {
         return switch (test) {
             case STANDS_UP_AT_ONCE -> "Can stand up at once without lurching";
@@ -34,6 +50,10 @@ final class FitWording {
             case BOW_REACHES_WITHOUT_BENDING -> "The bow hand reaches the playing place without bending the back";
             case FINGERS_CURL_ROUND_SCROLL -> "Fingers curl easily round the scroll with the arm out";
             case FOURTH_FINGER_REACHES -> "The fourth finger reaches its place and stays round";
+            case MOUTHPIECE_MEETS_LEVEL_HEAD -> "The mouthpiece meets the lips with the head level";
+            case BELL_CLEAR_OF_BODY -> "The bell does not sound into the body";
+            case RIGHT_HAND_WAVES -> "The right hand waves and the trumpet stays";
+            case RING_FINGER_PUSHES_SLIDE -> "The finger in the ring pushes the slide out and draws it back";
             case HANDS_OFF_AND_IT_STAYS -> "Both hands off for a moment and it stays";
         };
     }

@@ -71,6 +71,19 @@ public class Fits {
                     length(Fit.bassEndpin(given.get("handCm"), given.getOrDefault("standing", 0.0) > 0, on));
                 case VIOLIN_SIZE -> size(Fit.violin(given.get("armCm"), on));
                 case VIOLA_SIZE -> size(Fit.viola(given.get("armCm"), on));
+                case HORN_BELL -> {
+                    Fit.Bell bell = Fit.hornBell(given.get("mouthCm"), given.get("thighCm"), on);
+                    yield new Computed(
+                            FitWording.bell(bell),
+                            bell.raisedCm() > 0 ? Optional.of(bell.raisedCm()) : Optional.empty(),
+                            bell.confirmBy(),
+                            bell.reviewOn());
+                }
+                case TRUMPET_RING -> {
+                    Fit.Ring ring = Fit.trumpetRing(given.get("reachCm"), on);
+                    yield new Computed(
+                            FitWording.ring(ring.finger()), Optional.empty(), ring.confirmBy(), ring.reviewOn());
+                }
                 case BASSOON_STRAP -> {
                     Fit.Strap strap = Fit.bassoonStrap((int) Math.floor(given.get("weeks")), on);
                     yield new Computed(
