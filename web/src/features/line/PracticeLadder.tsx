@@ -8,7 +8,7 @@ import { duration } from "../../app/days";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Button, Failed, MinutesSlider } from "../../ui/parts";
 import { LadderEditor } from "./LadderEditor";
-import { draftOf, silentSteps } from "./line";
+import { draftOf, heardFor, silentSteps } from "./line";
 import {
   groupSizes,
   habitNames,
@@ -170,9 +170,7 @@ export function LadderSteps({ ladder, faded }: { ladder: Ladder; faded?: boolean
           <b>{i + 1}</b>
           <span>
             {step.what}
-            {(step.note || step.listenFor) && (
-              <span className="soft block">{step.note || step.listenFor}</span>
-            )}
+            {heardFor(ladder, i) && <span className="soft block">{heardFor(ladder, i)}</span>}
           </span>
           <span className="soft">{silentSteps.has(step.kind) ? "" : `♩ = ${step.tempoBpm}`}</span>
           <span className="soft text-right">{duration(step.seconds)}</span>

@@ -99,6 +99,12 @@ export const draftOf = (ladder: Ladder): LadderDraft => ({
   })),
 });
 
+/** The word to a step, else what to listen for; what the step before said already is not said again. */
+export function heardFor(ladder: Ladder, at: number): string | undefined {
+  const { note, listenFor } = ladder.steps[at]!;
+  return note || (listenFor === ladder.steps[at - 1]?.listenFor ? undefined : listenFor);
+}
+
 /** With the step one place earlier or later; the same where it stands at the end. */
 export function moved<T>(steps: readonly T[], at: number, by: 1 | -1): T[] {
   const next = [...steps];
