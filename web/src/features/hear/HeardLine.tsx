@@ -14,7 +14,9 @@ interface Props {
 
 /** The line as the student in front of you reads it, traps bracketed; nothing where only facts are kept. */
 export function HeardLine({ lineId, player, low }: Props) {
-  const notes = useQuery(lineNotesQuery(lineId, player.instrument, player.classId));
+  const notes = useQuery(
+    lineNotesQuery(lineId, player.instrument, player.classId, { division: player.division || undefined }),
+  );
   const reading = notes.data ? readingOf(notes.data.analysis, player.instrument) : undefined;
   if (!notes.data || !reading) return null;
   return (

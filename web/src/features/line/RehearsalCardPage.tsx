@@ -19,13 +19,21 @@ export function RehearsalCardPage() {
   const { scope, search } = useScope();
   const instrument = scope.instrument ?? "";
   const library = useQuery(libraryQuery);
-  const notes = useQuery(lineNotesQuery(lineId, scope.instrument, scope.classId));
+  const notes = useQuery(
+    lineNotesQuery(lineId, scope.instrument, scope.classId, { division: scope.division }),
+  );
   const kept = useQuery({
     ...keptLadderQuery(lineId, instrument, scope.classId),
     enabled: Boolean(instrument),
   });
   const proposed = useQuery({
-    ...ladderQuery({ lineId, instrument, classId: scope.classId, minutes: MINUTES }),
+    ...ladderQuery({
+      lineId,
+      instrument,
+      classId: scope.classId,
+      division: scope.division,
+      minutes: MINUTES,
+    }),
     enabled: Boolean(instrument) && kept.data === null,
   });
   const line = library.data?.milestones.find((m) => m.id === lineId);

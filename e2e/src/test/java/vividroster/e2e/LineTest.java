@@ -63,6 +63,39 @@ class LineTest {
     }
 
     @Test
+    void aLineIsShownWithSyllablesAndRehearsedByATheme() {
+        school.director()
+                .post(
+                        "/api/lines/" + school.id("line") + "/notes",
+                        Map.of("abc", "M:4/4\nL:1/4\nQ:1/4=100\nK:Bb\nB, C D E|(F E) (D C)|.B,4|"));
+        try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
+            Page page = seat.page();
+            Browsing.signInTo(school, page);
+            page.navigate(
+                    "/library/lines/" + school.id("line") + "?class=" + school.id("Winds") + "&instrument=trumpet");
+            page.getByRole(AriaRole.BUTTON, named("with syllables")).click();
+            Locator notation = page.getByRole(AriaRole.IMG, named("Notation for Trumpet"));
+            assertThat(notation).containsText("too");
+            assertThat(notation).containsText("tuh");
+            page.getByRole(AriaRole.BUTTON, named("with names")).click();
+            assertThat(notation).containsText("G");
+            page.getByLabel("Theme").selectOption("SLURS");
+            Locator ladder = page.getByRole(AriaRole.REGION, named("Practice ladder"));
+            assertThat(ladder).containsText("Measure 2 alone, twice");
+            assertThat(ladder).containsText("Is the slur unbroken");
+            page.getByRole(AriaRole.BUTTON, named("Rehearse it")).click();
+            assertThat(ladder).containsText("Step 1 of");
+            page.keyboard().press("c");
+            assertThat(ladder).containsText("♩ = 60");
+            page.keyboard().press("c");
+            assertThat(ladder).containsText("♩ = 70");
+            page.keyboard().press("a");
+            assertThat(ladder).containsText("♩ = 60");
+            assertThat(seat.errors()).isEmpty();
+        }
+    }
+
+    @Test
     void aLineIsPlayedWithItsMeasuresPointedAt() {
         school.director()
                 .post(

@@ -56,6 +56,9 @@ class CheckGuideTest {
         assertThat(director.get(run).json().path("milestone").path("criteria").toString())
                 .contains("Little finger floats free")
                 .doesNotContain("not hooked");
+        assertThat(director.get("/api/library").json().toString())
+                .contains("Little finger floats free")
+                .doesNotContain("not hooked");
     }
 
     @Test

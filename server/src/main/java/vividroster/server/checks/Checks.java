@@ -25,12 +25,13 @@ import vividroster.core.music.Spelling;
 import vividroster.formats.checks.CheckLibraryFile;
 import vividroster.server.checks.CheckQueries.CheckRow;
 import vividroster.server.library.Library;
+import vividroster.server.library.WordedCriteria;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 
 /** The starter checks that ship, the checks a programme has taken from them, and the schools it follows. */
 @Service
-public class Checks {
+public class Checks implements WordedCriteria {
 
     /** Questions that reword no check but decide how lines are read and rehearsed. */
     private static final Set<String> OF_LINES = Set.of(
@@ -308,6 +309,20 @@ public class Checks {
     @Transactional(readOnly = true)
     public List<String> steps(UUID programId, TechniqueCheck check, Optional<TechniqueCheck.Variant> own) {
         return check.stepsFor(choices(programId), own);
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<UUID, List<String>> of(UUID programId) {
+        Map<String, String> choices = choices(programId);
+        Map<UUID, List<String>> worded = new HashMap<>();
+        for (Kept kept : allKept(programId)) {
+            List<String> names = kept.check().criteriaFor(choices);
+            if (!names.equals(kept.check().criteria())) {
+                worded.put(kept.milestone().id(), names);
+            }
+        }
+        return worded;
     }
 
     /** The criteria for a student with this variant; for everybody where there is none. */

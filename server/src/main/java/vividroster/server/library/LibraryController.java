@@ -18,8 +18,10 @@ import vividroster.server.platform.SignedIn;
 class LibraryController {
 
     private final Library library;
+    private final WordedCriteria worded;
 
-    LibraryController(Library library) {
+    LibraryController(Library library, WordedCriteria worded) {
+        this.worded = worded;
         this.library = library;
     }
 
@@ -47,10 +49,14 @@ class LibraryController {
         Map<UUID, LineFacts> lines = library.lines(programId, ids);
         Map<UUID, TestFacts> tests = library.tests(programId, ids);
         Map<UUID, Book> books = library.books(programId);
+        Map<UUID, List<String>> words = worded.of(programId);
         Map<UUID, BeltLook> looks = library.beltLooks(programId);
         return new LibraryView(
                 milestones.stream()
-                        .map(m -> MilestoneView.of(m, lines, tests, books))
+                        .map(m -> {
+                            MilestoneView view = MilestoneView.of(m, lines, tests, books);
+                            return words.containsKey(m.id()) ? view.worded(words.get(m.id())) : view;
+                        })
                         .toList(),
                 library.allBelts(programId).stream()
                         .map(belt -> view(belt, looks.get(belt.id())))
