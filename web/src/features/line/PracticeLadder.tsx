@@ -1,23 +1,16 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import clsx from "clsx";
 import { useState } from "react";
 import { Link } from "react-router";
 import { put, query, remove } from "../../api/http";
 import type { Ladder, LadderDraft } from "../../api/types";
 import { duration } from "../../app/days";
 import { scopeSearch, useScope } from "../../app/scope";
-import { Button, Failed, MinutesSlider } from "../../ui/parts";
+import { Button, Failed } from "../../ui/parts";
 import { LadderEditor } from "./LadderEditor";
-import { draftOf, heardFor, silentSteps } from "./line";
-import {
-  groupSizes,
-  habitNames,
-  keptLadderQuery,
-  ladderQuery,
-  themeNames,
-  type Habit,
-  type Theme,
-} from "./line.queries";
+import { draftOf } from "./line";
+import { keptLadderQuery, ladderQuery, type Habit, type Theme } from "./line.queries";
+import { LadderSteps } from "./LadderSteps";
+import { LadderWishes } from "./LadderWishes";
 import { LadderRun } from "./LadderRun";
 
 interface Props {
@@ -91,51 +84,14 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
         </span>
       </div>
       {!own && !running && (
-        <div className="mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
-          <MinutesSlider minutes={minutes} most={25} onMinutes={setMinutes} />
-          <select
-            aria-label="Rehearsal habit"
-            className="select select-sm hairline bg-base-100 w-52 border-[1.5px] text-[0.95rem]"
-            value={habit ?? proposed.data?.habit ?? "SPOTS_FIRST"}
-            onChange={(event) => setHabit(event.target.value as Habit)}
-          >
-            {Object.entries(habitNames).map(([name, words]) => (
-              <option key={name} value={name}>
-                {words}
-              </option>
-            ))}
-          </select>
-          <select
-            aria-label="Theme"
-            className="select select-sm hairline bg-base-100 w-52 border-[1.5px] text-[0.95rem]"
-            value={theme ?? ""}
-            onChange={(event) => setTheme((event.target.value || undefined) as Theme | undefined)}
-          >
-            <option value="">By its hard spots</option>
-            {Object.entries(themeNames).map(([name, words]) => (
-              <option key={name} value={name}>
-                {words}
-              </option>
-            ))}
-          </select>
-          {!theme && (
-            <label className="flex items-center gap-2 text-[0.95rem]">
-              <span className="soft">groups of</span>
-              <select
-                aria-label="Notes in a group"
-                className="select select-sm hairline bg-base-100 w-16 border-[1.5px]"
-                value={groupSize ?? 4}
-                onChange={(event) => setGroupSize(Number(event.target.value))}
-              >
-                {groupSizes.map((size) => (
-                  <option key={size} value={size}>
-                    {size}
-                  </option>
-                ))}
-              </select>
-            </label>
-          )}
-        </div>
+        <LadderWishes
+          minutes={minutes}
+          onMinutes={setMinutes}
+          wish={{ habit: habit ?? proposed.data?.habit, theme, groupSize }}
+          onHabit={setHabit}
+          onTheme={setTheme}
+          onGroupSize={setGroupSize}
+        />
       )}
       {(proposed.isError || kept.isError) && <Failed error={(proposed.error ?? kept.error)!} />}
       {keep.isError && <Failed error={keep.error} />}
@@ -155,27 +111,5 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
         </p>
       )}
     </section>
-  );
-}
-
-/** The steps to read. */
-export function LadderSteps({ ladder, faded }: { ladder: Ladder; faded?: boolean }) {
-  return (
-    <ol className={clsx(faded && "opacity-60")}>
-      {ladder.steps.map((step, i) => (
-        <li
-          key={i}
-          className="grid grid-cols-[1.6rem_1fr_4.5rem_4rem] items-baseline border-b border-[var(--hairline)] py-1"
-        >
-          <b>{i + 1}</b>
-          <span>
-            {step.what}
-            {heardFor(ladder, i) && <span className="soft block">{heardFor(ladder, i)}</span>}
-          </span>
-          <span className="soft">{silentSteps.has(step.kind) ? "" : `♩ = ${step.tempoBpm}`}</span>
-          <span className="soft text-right">{duration(step.seconds)}</span>
-        </li>
-      ))}
-    </ol>
   );
 }

@@ -7,7 +7,7 @@ import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { Brief } from "./Brief";
 import { bracketsOf, readingOf } from "./line";
 import { keptLadderQuery, ladderQuery, lineNotesQuery } from "./line.queries";
-import { LadderSteps } from "./PracticeLadder";
+import { LadderSteps } from "./LadderSteps";
 import { TrapList } from "./TrapList";
 import { Notation } from "./Notation";
 

@@ -16,8 +16,6 @@ import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.TimedView;
 import vividroster.core.rehearsal.HotSpots.HotSpot;
 import vividroster.core.rehearsal.HotSpots.Reason;
-import vividroster.core.rehearsal.Themes.Stretch;
-import vividroster.core.rehearsal.Themes.Theme;
 
 /**
  * The steps from slow fragments to the whole line at tempo, within the minutes there are. Source: the three habits of
@@ -29,8 +27,8 @@ import vividroster.core.rehearsal.Themes.Theme;
  */
 public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
 
-    private static final double SLOW = 0.6;
-    private static final double MIDDLE = 0.8;
+    static final double SLOW = 0.6;
+    static final double MIDDLE = 0.8;
     private static final int MOST_SPOTS = 6;
     /** Of a join as played; a spot's own are worth more. */
     private static final int TURN_VALUE = 21;
@@ -149,7 +147,7 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
             this(kind, from, to, tempo, repetitions, groups, List.of(), Optional.empty(), seconds, value);
         }
 
-        private Step listening(Optional<Listen> other) {
+        Step listening(Optional<Listen> other) {
             return new Step(kind, from, to, tempo, repetitions, groups, bows, other, seconds, value);
         }
 
@@ -219,39 +217,10 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
         return LadderFit.within(wanted, recalls, minutes * 60);
     }
 
-    private static void checked(double minutes) {
+    static void checked(double minutes) {
         if (!(minutes > 0) || minutes > 120) {
             throw new IllegalArgumentException("minutes must be more than 0 and at most 120, was " + minutes);
         }
-    }
-
-    /**
-     * By one theme: every place it has, in order, and then the whole.
-     *
-     * @param stretches where the theme stands; where there are none the line is looked at and played
-     */
-    public static Ladder of(Line line, Theme theme, List<Stretch> stretches, double minutes) {
-        checked(minutes);
-        int last = line.part().measures().size() - 1;
-        Optional<Listen> listen = Optional.of(theme.listen());
-        List<Step> wanted = new ArrayList<>();
-        wanted.add(StepTime.timed(line, Kind.LOOK, 0, last, line.tempo(0), 1, List.of(), 55));
-        for (Stretch stretch : stretches) {
-            int from = stretch.from();
-            Bpm slow = slower(line, from, SLOW);
-            if (!stretch.groups().isEmpty()) {
-                wanted.add(StepTime.timed(line, Kind.GROUPS, from, from, slow, 2, stretch.groups(), 30)
-                        .listening(listen));
-            }
-            wanted.add(StepTime.timed(line, Kind.ISOLATE, from, stretch.to(), slow, 2, List.of(), 35)
-                    .listening(listen));
-        }
-        if (!stretches.isEmpty()) {
-            wanted.add(StepTime.timed(line, Kind.WHOLE_SLOW, 0, last, slower(line, 0, MIDDLE), 1, List.of(), 60)
-                    .listening(listen));
-        }
-        wanted.add(StepTime.timed(line, Kind.WHOLE, 0, last, line.tempo(0), 1, List.of(), 100));
-        return LadderFit.within(wanted, Map.of(), minutes * 60);
     }
 
     /**
@@ -313,7 +282,7 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
     }
 
     /** A whole number, as metronomes have them. */
-    private static Bpm slower(Line line, int measure, double by) {
+    static Bpm slower(Line line, int measure, double by) {
         return new Bpm(Math.clamp(Math.round(line.tempo(measure).value() * by), 20, 400));
     }
 

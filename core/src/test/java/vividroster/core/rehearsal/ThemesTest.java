@@ -74,15 +74,15 @@ class ThemesTest {
         List<Stretch> stretches =
                 Themes.of(Theme.SLURS, Lines.reading(part, STAGE, FingeringChart.NONE), Grouping.CONSECUTIVE);
 
-        Ladder ladder = Ladder.of(line, Theme.SLURS, stretches, 20);
+        Ladder ladder = ThemedLadder.of(line, Theme.SLURS, stretches, 20);
 
         assertThat(ladder.steps())
                 .extracting(Step::kind)
                 .containsExactly(
                         Kind.LOOK, Kind.GROUPS, Kind.ISOLATE, Kind.GROUPS, Kind.ISOLATE, Kind.WHOLE_SLOW, Kind.WHOLE);
         assertThat(ladder.steps().get(1).listen()).contains(Listen.UNBROKEN_SLUR);
-        assertThat(Ladder.of(line, Theme.SLURS, stretches, 1).seconds()).isLessThanOrEqualTo(60);
-        assertThat(Ladder.of(line, Theme.NEW_NOTES, List.of(), 20).steps())
+        assertThat(ThemedLadder.of(line, Theme.SLURS, stretches, 1).seconds()).isLessThanOrEqualTo(60);
+        assertThat(ThemedLadder.of(line, Theme.NEW_NOTES, List.of(), 20).steps())
                 .as("a line without it is played")
                 .extracting(Step::kind)
                 .containsExactly(Kind.LOOK, Kind.WHOLE);

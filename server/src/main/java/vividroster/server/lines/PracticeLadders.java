@@ -15,6 +15,7 @@ import vividroster.core.rehearsal.Ladder.Group;
 import vividroster.core.rehearsal.Ladder.Habit;
 import vividroster.core.rehearsal.Ladder.Step;
 import vividroster.core.rehearsal.Reading;
+import vividroster.core.rehearsal.ThemedLadder;
 import vividroster.core.rehearsal.Themes;
 import vividroster.core.rehearsal.Themes.Theme;
 import vividroster.server.lines.LineReadings.Context;
@@ -114,7 +115,7 @@ class PracticeLadders {
         try {
             if (asked.theme() != null) {
                 List<Themes.Stretch> stretches = Themes.of(asked.theme(), reading, conventions.grouping());
-                Ladder themed = Ladder.of(line, asked.theme(), stretches, asked.minutes());
+                Ladder themed = ThemedLadder.of(line, asked.theme(), stretches, asked.minutes());
                 String nothing = stretches.isEmpty() ? LadderWording.nothingOf(asked.theme()) : null;
                 return view(false, asked.minutes(), habit, asked.theme(), nothing, themed, shown, List.of());
             }
