@@ -20,6 +20,8 @@ public final class Breaths {
 
     private static final double BAR_LINE = 0.4;
     private static final double LONGER_NOTE = 0.2;
+    /** So heavy that a rhythm that comes again after one measure of four parts nothing. */
+    private static final double FROM_THE_MIDDLE = 4;
 
     private Breaths() {}
 
@@ -71,7 +73,7 @@ public final class Breaths {
                 if (next.tiedIn() || next.slurredIn() || next.isRest() || before <= 0) {
                     continue;
                 }
-                double here = worth(phrase, i) - 2 * Math.abs(before / all - 0.5);
+                double here = worth(phrase, i) - FROM_THE_MIDDLE * Math.abs(before / all - 0.5);
                 if (here > worth) {
                     worth = here;
                     best = i;

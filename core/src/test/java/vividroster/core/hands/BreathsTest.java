@@ -47,6 +47,13 @@ class BreathsTest {
                         .toList());
     }
 
+    /** The second measure repeats the first, yet a breath after one measure of four is none a teacher would ask for. */
+    @Test
+    void aRhythmThatComesAtOnceAgainDoesNotPartAPhraseAtItsBeginning() {
+        Part bell = Lines.notes("C major", "4/4", "C4*2 E4*2 | C4*2 E4*2 | D4 E4 F4 E4 | C4*2 r*2");
+        assertThat(seconds(Lines.at(60, bell), 9)).containsExactly(8.0, 6.0);
+    }
+
     @Test
     void whatSaysSoAndWhatDoesNotAreTold() {
         List<Breath> breaths = Breaths.of(Lines.timed("C major", "4/4", "C4 D4 E4 r | F4 G4 A4 B4 | C5 B4 A4 G4"), 6);
