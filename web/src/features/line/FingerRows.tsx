@@ -35,7 +35,7 @@ export function FingerRows({ fingers, analysis, sounding, label }: Props) {
   );
 }
 
-const markWords = { NOTHING: "", FOURTH_FINGER: "fourth finger", ALTERNATE: "alternate" };
+const markWords = { NOTHING: "", FOURTH_FINGER: "fourth finger", ALTERNATE: "alternate", ROLL: "roll" };
 
 function Cell({ finger }: { finger: Finger }) {
   const other = finger.alternates.length > 0 ? `also ${finger.alternates.join("; ")}` : undefined;

@@ -1,8 +1,9 @@
 package vividroster.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static vividroster.testkit.Answers.section;
+import static vividroster.testkit.Answers.texts;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -30,21 +31,6 @@ class LineReadingTest {
                         .status())
                 .isEqualTo(204);
         assertThat(director.post(line + "/notes", Map.of("abc", LINE)).status()).isEqualTo(204);
-    }
-
-    private static JsonNode section(JsonNode notes, String instrument) {
-        for (JsonNode section : notes.path("analysis").path("sections")) {
-            if (section.path("instrument").asString().equals(instrument)) {
-                return section;
-            }
-        }
-        throw new AssertionError(instrument);
-    }
-
-    private static List<String> texts(JsonNode list, String field) {
-        List<String> texts = new ArrayList<>();
-        list.forEach(one -> texts.add(one.path(field).asString()));
-        return texts;
     }
 
     @Test

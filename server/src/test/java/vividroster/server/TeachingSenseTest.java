@@ -1,8 +1,9 @@
 package vividroster.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static vividroster.testkit.Answers.section;
+import static vividroster.testkit.Answers.texts;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -24,21 +25,6 @@ class TeachingSenseTest {
 
     private JsonNode notes(String query) {
         return director.get(line + "/notes" + query).json();
-    }
-
-    private static JsonNode section(JsonNode notes, String instrument) {
-        for (JsonNode section : notes.path("analysis").path("sections")) {
-            if (section.path("instrument").asString().equals(instrument)) {
-                return section;
-            }
-        }
-        throw new AssertionError(instrument);
-    }
-
-    private static List<String> texts(JsonNode list, String field) {
-        List<String> texts = new ArrayList<>();
-        list.forEach(one -> texts.add(one.path(field).asString()));
-        return texts;
     }
 
     @Test
@@ -70,6 +56,8 @@ class TeachingSenseTest {
                 .anySatisfy(
                         s -> assertThat(s).startsWith("Roll between the A key").contains("4"))
                 .anySatisfy(s -> assertThat(s).contains("this instrument does not glide"));
+        assertThat(texts(notes("?instrument=clarinet").path("fingers").get(3), "marked"))
+                .containsExactly("NOTHING", "ROLL");
         assertThat(notes("?instrument=trombone").path("musicXml").asString()).contains("<glissando");
     }
 

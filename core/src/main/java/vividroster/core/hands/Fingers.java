@@ -39,7 +39,9 @@ public record Fingers(List<List<Optional<Taken>>> taken) {
         /** The fourth finger instead of the open string. */
         FOURTH_FINGER,
         /** Another slide position than the usual. */
-        ALTERNATE
+        ALTERNATE,
+        /** A clarinet's first finger rolls here; told by {@link Rolls}. */
+        ROLL
     }
 
     /** @param alternates the other ways, the default among them where it was not taken */

@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import vividroster.core.hands.Bowing;
 import vividroster.core.hands.Fingers.Marked;
 import vividroster.core.hands.Fingers.Taken;
+import vividroster.core.hands.Rolls;
 import vividroster.core.hands.Sticking;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Fingering;
@@ -32,6 +35,9 @@ final class HandViews {
         List<List<Optional<Bowing.Stroke>>> bows =
                 strings ? Bowing.of(reading.view()).strokes() : List.of();
         List<List<String>> spoken = Syllables.of(reading, syllables);
+        Set<List<Integer>> rolls = Rolls.of(reading.view(), reading.fingers()).stream()
+                .map(roll -> List.of(roll.measure(), roll.note()))
+                .collect(Collectors.toSet());
         List<List<FingerView>> views = new ArrayList<>();
         for (int m = 0; m < reading.written().measures().size(); m++) {
             List<Note> notes = reading.written().measures().get(m).notes();
@@ -40,6 +46,7 @@ final class HandViews {
                 row.add(finger(
                         notes.get(n),
                         SectionReadings.taken(reading, m, n),
+                        rolls.contains(List.of(m, n)),
                         spoken.get(m).get(n),
                         strings ? bows.get(m).get(n).map(Bowing.Stroke::bow).orElse(null) : null));
             }
@@ -74,7 +81,7 @@ final class HandViews {
         return views;
     }
 
-    private static FingerView finger(Note note, Optional<Taken> taken, String syllable, Bowing.Bow bow) {
+    private static FingerView finger(Note note, Optional<Taken> taken, boolean rolls, String syllable, Bowing.Bow bow) {
         Fingering fingering = taken.map(Taken::fingering).orElse(null);
         return new FingerView(
                 note.pitch().map(TrapWording::plain).orElse(""),
@@ -83,7 +90,7 @@ final class HandViews {
                 fingering instanceof OnString on ? on.string() : null,
                 fingering instanceof Keys keys ? (Integer) keys.holes() : null,
                 fingering instanceof Keys keys ? keys.keys().stream().sorted().toList() : List.of(),
-                taken.map(Taken::marked).orElse(Marked.NOTHING),
+                rolls ? Marked.ROLL : taken.map(Taken::marked).orElse(Marked.NOTHING),
                 taken.map(t -> t.alternates().stream()
                                 .map(DemandWording::fingering)
                                 .toList())
