@@ -261,7 +261,7 @@ class LineTimingTest {
                 .containsExactly("dynamics in 1", "lower notes of chords in 1");
         Map<String, String> wrong = Map.of("choices", "{\"12.musicxml\":{\"P2\":\"kazoo\"}}");
         assertThat(director.upload(at + "false", "12.musicxml", file, wrong).sentence())
-                .isEqualTo("\"kazoo\" is no instrument of the catalog, nor everybody or nobody.");
+                .isEqualTo("\"kazoo\" is no instrument of the catalog, nor everybody, nobody or under.");
         assertThat(director.upload(at + "false", "12.musicxml", file, Map.of("choices", "[1"))
                         .status())
                 .isEqualTo(422);

@@ -9,13 +9,15 @@ import vividroster.core.instrument.Fingering.OnString;
 import vividroster.core.instrument.Fingering.Reach;
 import vividroster.core.instrument.Fingering.Slide;
 import vividroster.core.instrument.FingeringChart;
+import vividroster.core.music.Note;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.TimedView.At;
+import vividroster.core.reading.Vocabulary;
 
 /**
  * Which of its fingerings every note of a part takes: the way with the least trouble from rest to rest. Held notes keep
- * usual slide positions, fast ones take alternates where they save travel; a fourth finger replaces the open string
- * where the bow would cross and come back. Source: what the catalog of instruments asks of the core.
+ * usual slide positions, fast ones take alternates where they save travel; a fourth finger that is asked for replaces
+ * the open string where the bow would cross and come back. Source: what the catalog of instruments asks of the core.
  *
  * @param taken for every measure and every note of it; empty for rests and notes without a fingering
  */
@@ -56,7 +58,14 @@ public record Fingers(List<List<Optional<Taken>>> taken) {
         return taken.get(at.measure()).get(at.index()).map(Taken::fingering);
     }
 
+    /** Of a page by itself, whoever reads it. */
     public static Fingers of(TimedView written, FingeringChart chart, FourthFinger fourth) {
+        return of(written, chart, fourth, Optional.empty());
+    }
+
+    /** @param met before this page; empty where that is not known */
+    public static Fingers of(TimedView written, FingeringChart chart, FourthFinger school, Optional<Vocabulary> met) {
+        FourthFingerAsked fourth = new FourthFingerAsked(school, chart, met);
         List<List<Optional<Taken>>> all = new ArrayList<>();
         List<Option> run = new ArrayList<>();
         List<List<Optional<Taken>>> slots = new ArrayList<>();
@@ -72,7 +81,7 @@ public record Fingers(List<List<Optional<Taken>>> taken) {
                     row.add(Optional.empty());
                     continue;
                 }
-                run.add(new Option(ways, at.heldSeconds(), at.tiedIn(), row, row.size()));
+                run.add(new Option(at.note(), ways, at.heldSeconds(), at.tiedIn(), row, row.size()));
                 row.add(Optional.empty());
             }
         }
@@ -82,10 +91,11 @@ public record Fingers(List<List<Optional<Taken>>> taken) {
     }
 
     /** One note that waits for its fingering, with what is tied on to it; row and at say where it goes. */
-    private record Option(List<Fingering> ways, double seconds, boolean tiedIn, List<Optional<Taken>> row, int at) {}
+    private record Option(
+            Note note, List<Fingering> ways, double seconds, boolean tiedIn, List<Optional<Taken>> row, int at) {}
 
     /** The least trouble through a run, by going forward and reading back. */
-    private static void settle(List<Option> run, FourthFinger fourth) {
+    private static void settle(List<Option> run, FourthFingerAsked fourth) {
         if (run.isEmpty()) {
             return;
         }
@@ -142,7 +152,7 @@ public record Fingers(List<List<Optional<Taken>>> taken) {
     }
 
     /** Trouble of a way by itself. */
-    private static double own(Option option, int way, FourthFinger fourth) {
+    private static double own(Option option, int way, FourthFingerAsked fourth) {
         Fingering fingering = option.ways().get(way);
         return switch (fingering) {
             case Slide slide -> way == 0 ? 0 : option.seconds() < FAST_SECONDS ? 1 : 1000;
@@ -152,7 +162,7 @@ public record Fingers(List<List<Optional<Taken>>> taken) {
                 double hand = on.isOpen() || on.position() == 1 ? 0 : on.position() == 0 ? 0.5 : 2.0 * on.position();
                 boolean insteadOfOpen =
                         on.finger() == 4 && option.ways().getFirst() instanceof OnString first && first.isOpen();
-                double four = !insteadOfOpen ? 0 : fourth == FourthFinger.EARLY ? 1.2 : 10;
+                double four = !insteadOfOpen ? 0 : fourth.isAsked(option.note(), on) ? 1.2 : 10;
                 yield hand + four + (on.reach() == Reach.STRETCHED ? 1 : 0);
             }
         };

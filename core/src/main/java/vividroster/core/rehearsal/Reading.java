@@ -78,7 +78,7 @@ public record Reading(
         Fitted fitted = Fitted.of(sounding, reader.transposition(), reader.home(), reader.compass(), reader.spelling());
         Range stage = reader.compass().stage();
         TimedView written = sounding.reading(fitted.part());
-        Fingers fingers = Fingers.of(written, reader.chart(), reader.fourth());
+        Fingers fingers = Fingers.of(written, reader.chart(), reader.fourth(), reader.met());
         List<Trap> traps = Traps.of(written);
         List<Breath> breaths = Breaths.of(written, reader.figures().breathSeconds());
         Optional<List<First>> news = reader.met().map(met -> met.newIn(written));

@@ -27,6 +27,7 @@ import vividroster.core.instrument.Partial.Tendency;
 import vividroster.core.instrument.Range;
 import vividroster.core.instrument.StringChart;
 import vividroster.core.instrument.StringChart.Hand;
+import vividroster.core.music.Note.Mark;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.reading.Lines;
@@ -54,7 +55,11 @@ class FingersTest {
             List.of(1, 0, 3, 2, 4));
 
     private static String labels(Part part, FingeringChart chart, int bpm, FourthFinger fourth) {
-        return Fingers.of(TimedView.of(Lines.at(bpm, part)), chart, fourth).taken().stream()
+        return labels(Fingers.of(TimedView.of(Lines.at(bpm, part)), chart, fourth));
+    }
+
+    private static String labels(Fingers fingers) {
+        return fingers.taken().stream()
                 .map(measure -> measure.stream()
                         .map(t -> t.map(x -> x.fingering().label()
                                         + (x.marked() == Marked.FOURTH_FINGER
@@ -94,6 +99,35 @@ class FingersTest {
     void theFourthFingerStandsWhereTheBowWouldCrossAndComeBack(String notes, FourthFinger fourth, String fingers) {
         assertThat(labels(Lines.notes("D major", "4/4", notes), VIOLIN, 80, fourth))
                 .isEqualTo(fingers);
+    }
+
+    /** Fingers are set one after the other: first, second, third, then the fourth; plucking crosses no string. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "D4 A4; 3 0 3 2",
+                "D4 E4 F#4 A4; 3 0 3 2",
+                "D4 E4 F#4 G4 A4; 3 4! 3 2",
+                // the third finger of another string is no help
+                "D4 A4 D5; 3 0 3 2"
+            })
+    void theFourthFingerComesAfterTheThirdOfItsString(String met, String fingers) {
+        Part part = Lines.notes("D major", "4/4", "G4 A4 G4 F#4");
+        Vocabulary before = Vocabulary.of(TimedView.of(Lines.notes("D major", "5/4", met)));
+        Fingers taken = Fingers.of(TimedView.of(part), VIOLIN, FourthFinger.EARLY, Optional.of(before));
+        assertThat(labels(taken)).isEqualTo(fingers);
+    }
+
+    @Test
+    void whatIsPluckedKeepsTheOpenString() {
+        Part plucked = Lines.with(
+                Lines.notes("D major", "4/4", "G4 A4 G4 F#4"),
+                0,
+                m -> m.withNotes(m.notes().stream()
+                        .map(note -> note.withMarks(Set.of(Mark.PIZZICATO)))
+                        .toList()));
+        assertThat(labels(plucked, VIOLIN, 80, FourthFinger.EARLY)).isEqualTo("3 0 3 2");
     }
 
     @Test
