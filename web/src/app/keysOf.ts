@@ -30,7 +30,7 @@ const season: Keys = [[["O"], "order milestones"]];
 
 const played: Keys = [[["P"], "play, and stop"]];
 
-const line: Keys = [[["V"], "notes, notes with fingerings, fingers alone"], ...played];
+const line: Keys = [[["V"], "notes, with names, fingerings, syllables or bowing, fingers alone"], ...played];
 
 /** The keys a screen listens to. */
 export function keysOf(path: string): Keys {

@@ -41,7 +41,6 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
             {spansOf(reading.breaths)}
           </p>
         )}
-        {reading && <News reading={reading} />}
         {reading?.hands.map((hand) => (
           <p key={hand.sentence}>{hand.sentence}</p>
         ))}
@@ -51,6 +50,7 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
         )}
       </div>
       <div className="grid content-start gap-1.5">
+        {reading && <News reading={reading} />}
         {said.map((remark) => (
           <p key={remark.instrument}>
             {remark.instrument === "any" && <span className="soft">Everybody: </span>}
@@ -104,32 +104,44 @@ function Count({ counted, entersOn }: { counted: readonly string[]; entersOn: st
   );
 }
 
+/** What needs a sentence stands on a line of its own, the rest in one. */
 function News({ reading }: { reading: SectionReading }) {
   if (!reading.trackKnown) return null;
   if (reading.news.length === 0) return <p className="soft">Nothing new for this section.</p>;
+  const plain = reading.news.filter((one) => !one.sentence);
+  const told = reading.news.filter((one) => one.sentence);
   return (
     <div>
       <p>
         <span className="soft">New for this section: </span>
-        {reading.news.map((one, i) => (
+        {plain.map((one, i) => (
           <span key={i}>
             {i > 0 && " · "}
-            {one.kind === "NOTE" ? <b>{one.words}</b> : one.words}
-            <span className="soft"> m. {one.number}</span>
+            <NewThing one={one} />
           </span>
         ))}
       </p>
-      <ul className="small">
-        {reading.news
-          .filter((one) => one.sentence)
-          .map((one, i) => (
+      {told.length > 0 && (
+        <ul className="small">
+          {told.map((one, i) => (
             <li key={i}>
-              <span className="soft">{one.words}: </span>
+              <NewThing one={one} />
+              <span className="soft">: </span>
               {one.sentence}
             </li>
           ))}
-      </ul>
+        </ul>
+      )}
     </div>
+  );
+}
+
+function NewThing({ one }: { one: SectionReading["news"][number] }) {
+  return (
+    <>
+      {one.kind === "NOTE" ? <b>{one.words}</b> : one.words}
+      <span className="soft"> m. {one.number}</span>
+    </>
   );
 }
 

@@ -66,8 +66,7 @@ final class EasySlurs {
         List<Pitch> open = chosen(player, brass);
         Series series = brass.seriesOf(open.isEmpty() ? 0 : open.getFirst().midi(), lowered);
         List<Pitch> tones = open.stream()
-                .map(pitch -> lowered(pitch, lowered))
-                .filter(pitch -> player.stage().holds(pitch))
+                .flatMap(pitch -> spelled(pitch.midi() - lowered, rootOf(series.midis()), player.stage()).stream())
                 .toList();
         // A length whose lower note is out of reach keeps the one before.
         if (tones.size() < open.size() && lowered > 0) {
@@ -107,16 +106,10 @@ final class EasySlurs {
         return found;
     }
 
-    /** The major key whose tonic the open tube's lowest partial is. */
+    /** The major key whose tonic a tube's lowest partial is; its easy partials are spelled in it, thirds and fifths alike. */
     private static Key rootOf(List<Integer> midis) {
         int fifths = Math.floorMod(midis.getFirst() * 7, 12);
         return new Key(fifths > 6 ? fifths - 12 : fifths, Mode.MAJOR);
-    }
-
-    /** So many semitones below, in flats, but for F-sharp. */
-    private static Pitch lowered(Pitch pitch, int semitones) {
-        Pitch flat = semitones == 0 ? pitch : Pitch.ofMidi(pitch.midi() - semitones, true);
-        return flat.letter() == 'G' && flat.alter() < 0 ? flat.respelled() : flat;
     }
 
     private static String held(Series series) {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -207,6 +208,17 @@ class WarmUpTest {
         Player two = met(TROMBONE, "Bb2", "C3", "F3");
         assertThat(names(read(written(Kind.EASY_SLURS, 1, two), two)).subList(0, 3))
                 .containsExactly("Bb2", "F3", "Bb2");
+    }
+
+    /** The partials of one tube are a fifth and a fourth by letter too, in every position. */
+    @Test
+    void aTubesPartialsAreSpelledInItsOwnKey() {
+        Wish seven = new Wish(Kind.EASY_SLURS, B_FLAT, 8, List.of(), 7, List.of());
+        Player sure = met(TROMBONE, "Bb2", "F3", "Bb3");
+        List<String> names = names(WarmUpMusic.of(seven, List.of(sure), "").sounding());
+        assertThat(IntStream.range(0, 7).mapToObj(i -> String.join(" ", names.subList(5 * i, 5 * i + 3))))
+                .containsExactly(
+                        "Bb2 F3 Bb3", "A2 E3 A3", "Ab2 Eb3 Ab3", "G2 D3 G3", "F#2 C#3 F#3", "F2 C3 F3", "F2 C3 F3");
     }
 
     @Test
