@@ -115,7 +115,7 @@ function pictures(result: string | undefined, standing: boolean): Record<FitKind
             fill="var(--color-base-100)"
           />
         </g>
-        <Up x={276} y1={84} y2={204} label="seat to lips" />
+        <Up x={264} y1={84} y2={204} label="seat to lips" />
         <Up x={52} y1={180} y2={204} label="thigh" />
         <Words x={150} y={36} strong text={result ?? ""} />
       </>
@@ -253,11 +253,21 @@ function Seat({ result }: { result?: string }) {
   );
 }
 
-function Words({ x, y, text, strong }: { x: number; y: number; text: string; strong?: boolean }) {
+interface WordsProps {
+  x: number;
+  y: number;
+  text: string;
+  strong?: boolean;
+  /** Whether the words end at x. */
+  before?: boolean;
+}
+
+function Words({ x, y, text, strong, before }: WordsProps) {
   return (
     <text
       x={x}
       y={y}
+      textAnchor={before ? "end" : "start"}
       fontSize={strong ? 17 : 14}
       fontWeight={strong ? 700 : 400}
       fill="currentColor"
@@ -292,7 +302,8 @@ function Up({
         fill="none"
       />
       <Words
-        x={x > 180 ? x + 12 : x - 34}
+        x={x > 180 ? x + 12 : x - 11}
+        before={x <= 180}
         y={(y1 + y2) / 2 + 5}
         text={label}
         strong={strong ?? label.includes("cm")}
