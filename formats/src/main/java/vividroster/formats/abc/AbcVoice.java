@@ -29,12 +29,8 @@ import vividroster.formats.score.Plucking;
 /** The notes of one voice, read line by line and gathered into measures. What one voice cannot hold makes it unusable. */
 final class AbcVoice {
 
-    private static final Pattern NOTE = Pattern.compile("(\\^\\^|\\^|__|_|=)?([A-Ga-g])([,']*)");
-    private static final Pattern LENGTH = Pattern.compile("(\\d{0,6})(/*)(\\d{0,6})");
     private static final Pattern INLINE = Pattern.compile("\\[([A-Za-z]):([^\\]]*)\\]");
     private static final Pattern CHORD = Pattern.compile("\\[[^\\]|:]*\\]");
-    private static final Pattern TUPLET = Pattern.compile("\\((\\d)(?::(\\d?))?(?::(\\d?))?");
-    private static final int MOST_UNITS = 256;
 
     /** What an inline field asks of the tune, since it holds for more than this voice. */
     interface Tune {
@@ -42,15 +38,13 @@ final class AbcVoice {
     }
 
     private final Tune tune;
-    private Beats unit;
-    private Key key;
+    private final AbcPitches pitches;
+    private final AbcLengths lengths;
     private Meter meter;
     private final Plucking plucking = new Plucking();
     private final AbcSigns signs = new AbcSigns();
     private final List<Measure> measures = new ArrayList<>();
     private final List<Note> notes = new ArrayList<>();
-    private final Map<Integer, Integer> carried = new HashMap<>();
-    private final Map<Integer, Integer> tiedAlters = new HashMap<>();
     private Optional<Key> newKey = Optional.empty();
     private Optional<Meter> newMeter = Optional.empty();
     private final List<TempoMark> newTempos = new ArrayList<>();
@@ -62,10 +56,6 @@ final class AbcVoice {
     private final Map<String, Integer> labels = new LinkedHashMap<>();
     private Optional<LineFileException> refused = Optional.empty();
     private int slursBegin;
-    private int tupletLeft;
-    private int tupletNotes = 1;
-    private int tupletTime = 1;
-    private int brokenBy;
     private int number = -1;
     private int count;
     private int lastLine;
@@ -74,15 +64,15 @@ final class AbcVoice {
 
     AbcVoice(Tune tune, Key key, Meter meter, Beats unit) {
         this.tune = tune;
-        this.key = key;
         this.meter = meter;
-        this.unit = unit;
+        pitches = new AbcPitches(key);
+        lengths = new AbcLengths(unit);
     }
 
     /** From here on; inside a measure it is cut in two. */
     void change(Key other) {
-        key = other;
-        carried.clear();
+        pitches.change(other);
+        pitches.atBarLine();
         if (notes.isEmpty()) {
             newKey = Optional.of(other);
         } else {
@@ -99,7 +89,7 @@ final class AbcVoice {
     }
 
     void change(Beats otherUnit) {
-        unit = otherUnit;
+        lengths.change(otherUnit);
     }
 
     void change(TempoField tempo) {
@@ -223,20 +213,20 @@ final class AbcVoice {
             letterMark(c);
             return at + 1;
         }
-        Matcher note = at(NOTE, text, at);
+        Matcher note = at(AbcPitches.NOTE, text, at);
         if (!note.lookingAt()) {
             throw new LineFileException(line, at + 1, "\"" + c + "\" is no note, rest or sign of ABC.");
         }
-        Matcher length = at(LENGTH, text, note.end());
+        Matcher length = at(AbcLengths.LENGTH, text, note.end());
         length.lookingAt();
-        add(Optional.of(pitch(note)), length(length));
+        add(Optional.of(pitch(note)), lengths.next(length));
         return length.end();
     }
 
     private int open(String text, int at) {
-        Matcher tuplet = at(TUPLET, text, at);
+        Matcher tuplet = at(AbcLengths.TUPLET, text, at);
         if (tuplet.lookingAt()) {
-            tuplet(tuplet);
+            lengths.tuplet(tuplet, meter);
             return tuplet.end();
         }
         slursBegin++;
@@ -252,14 +242,14 @@ final class AbcVoice {
         }
         Pitch top = null;
         int end = chord.end();
-        Matcher inside = at(NOTE, text.substring(0, end), at + 1);
+        Matcher inside = at(AbcPitches.NOTE, text.substring(0, end), at + 1);
         while (inside.find()) {
             Pitch pitch = pitch(inside);
             top = top == null || pitch.midi() > top.midi() ? pitch : top;
         }
-        Matcher length = at(LENGTH, text, end);
+        Matcher length = at(AbcLengths.LENGTH, text, end);
         length.lookingAt();
-        add(Optional.ofNullable(top), length(length));
+        add(Optional.ofNullable(top), lengths.next(length));
         return length.end();
     }
 
@@ -295,8 +285,7 @@ final class AbcVoice {
             throw new IllegalArgumentException("a rest cannot be tied");
         }
         replaceLast(n.withTie(true));
-        Pitch tied = n.pitch().orElseThrow();
-        tiedAlters.put(tied.step(), tied.alter());
+        pitches.tied(n.pitch().orElseThrow());
     }
 
     private void addWords(String said) {
@@ -347,32 +336,9 @@ final class AbcVoice {
     }
 
     private void graces(String text) {
-        Matcher m = NOTE.matcher(text);
+        Matcher m = AbcPitches.NOTE.matcher(text);
         while (m.find()) {
             graces.add(pitch(m));
-        }
-    }
-
-    /** What a group of so many stands for where it says nothing. Source: the standard of ABC. */
-    private void tuplet(Matcher m) {
-        int p = Integer.parseInt(m.group(1));
-        if (p < 2) {
-            throw new IllegalArgumentException("a group like (3 has at least two notes");
-        }
-        if (tupletLeft > 0) {
-            throw new IllegalArgumentException("a group of notes cannot stand inside another");
-        }
-        int usual = switch (p) {
-            case 2 -> 3;
-            case 3, 6 -> 2;
-            case 4, 8 -> 3;
-            default -> meter.isCompound() ? 3 : 2;
-        };
-        tupletNotes = p;
-        tupletTime = m.group(2) == null || m.group(2).isEmpty() ? usual : Integer.parseInt(m.group(2));
-        tupletLeft = m.group(3) == null || m.group(3).isEmpty() ? p : Integer.parseInt(m.group(3));
-        if (tupletTime < 1 || tupletLeft < 1) {
-            throw new IllegalArgumentException("a group of notes is written like (3, (3:2 or (3:2:3");
         }
     }
 
@@ -386,22 +352,12 @@ final class AbcVoice {
             throw new IllegalArgumentException("a dotted pair has at most three " + c);
         }
         Note n = last(line, at);
-        int power = 1 << count;
-        replaceLast(n.withLength(Limits.written(times(n.length(), c == '>' ? 2L * power - 1 : 1, power))));
-        brokenBy = c == '>' ? -count : count;
+        replaceLast(n.withLength(lengths.broken(n.length(), c, count)));
         return at + count;
     }
 
-    private static Beats times(Beats length, long numerator, long denominator) {
-        long ticks = length.ticks() * numerator;
-        if (ticks % denominator != 0 || ticks / denominator > Integer.MAX_VALUE) {
-            throw new IllegalArgumentException("a note of this length cannot be written");
-        }
-        return new Beats((int) (ticks / denominator));
-    }
-
     private int rest(String text, int at, char c) {
-        Matcher length = at(LENGTH, text, at + 1);
+        Matcher length = at(AbcLengths.LENGTH, text, at + 1);
         length.lookingAt();
         if (c == 'Z' || c == 'X') {
             int rests = length.group(1).isEmpty() ? 1 : Integer.parseInt(length.group(1));
@@ -416,64 +372,12 @@ final class AbcVoice {
             }
             return at + 1 + length.group(1).length();
         }
-        add(Optional.empty(), length(length));
+        add(Optional.empty(), lengths.next(length));
         return length.end();
     }
 
     private Pitch pitch(Matcher m) {
-        char letter = m.group(2).charAt(0);
-        int octave = Character.isUpperCase(letter) ? 4 : 5;
-        for (char mark : m.group(3).toCharArray()) {
-            octave += mark == '\'' ? 1 : -1;
-        }
-        if (octave < 0 || octave > 8) {
-            throw new IllegalArgumentException("a note sounds from A 0 to C 8");
-        }
-        char upper = Character.toUpperCase(letter);
-        int step = new Pitch(upper, 0, octave).step();
-        if (m.group(1) != null) {
-            int alter = switch (m.group(1)) {
-                case "^" -> 1;
-                case "^^" -> 2;
-                case "_" -> -1;
-                case "__" -> -2;
-                default -> 0;
-            };
-            carried.put(step, alter);
-            return Limits.sounding(new Pitch(upper, alter, octave));
-        }
-        // A tie carries an accidental to the tied note alone; otherwise it holds to the bar line.
-        Integer tied = notes.isEmpty() ? tiedAlters.get(step) : null;
-        if (tied != null && !measures.isEmpty() && endsTied(step)) {
-            return Limits.sounding(new Pitch(upper, tied, octave));
-        }
-        return Limits.sounding(new Pitch(upper, carried.getOrDefault(step, key.alterOf(upper)), octave));
-    }
-
-    private boolean endsTied(int step) {
-        List<Note> before = measures.getLast().notes();
-        return !before.isEmpty()
-                && before.getLast().tied()
-                && before.getLast().pitch().orElseThrow().step() == step;
-    }
-
-    private Beats length(Matcher m) {
-        long up = m.group(1).isEmpty() ? 1 : Long.parseLong(m.group(1));
-        long down = m.group(3).isEmpty() ? 1L << Math.min(10, m.group(2).length()) : Long.parseLong(m.group(3));
-        if (up == 0 || down == 0 || up > MOST_UNITS || down > MOST_UNITS) {
-            throw new IllegalArgumentException("a length is written like 2, /2 or 3/2");
-        }
-        Beats length = times(unit, up, down);
-        if (tupletLeft > 0) {
-            length = times(length, tupletTime, tupletNotes);
-            tupletLeft--;
-        }
-        if (brokenBy != 0) {
-            int power = 1 << Math.abs(brokenBy);
-            length = times(length, brokenBy < 0 ? 1 : 2L * power - 1, power);
-            brokenBy = 0;
-        }
-        return Limits.written(length);
+        return pitches.of(m, measures, notes.isEmpty());
     }
 
     private void add(Optional<Pitch> pitch, Beats length) {
@@ -491,11 +395,8 @@ final class AbcVoice {
     }
 
     private void bar(AbcBars bar) {
-        if (tupletLeft > 0 && !notes.isEmpty()) {
-            throw new IllegalArgumentException("a group of " + tupletNotes + " notes ends in its measure; " + tupletLeft
-                    + (tupletLeft == 1 ? " is" : " are") + " missing");
-        }
         if (!notes.isEmpty()) {
+            lengths.atBarLine();
             close(bar);
         } else if (!measures.isEmpty()) {
             measures.set(
@@ -504,7 +405,7 @@ final class AbcVoice {
         } else {
             signs.before(bar);
         }
-        carried.clear();
+        pitches.atBarLine();
     }
 
     private void close(AbcBars bar) {
@@ -527,7 +428,7 @@ final class AbcVoice {
         leftOutHere.forEach(what -> leftOut.add(what, number));
         leftOutHere.clear();
         notes.clear();
-        carried.clear();
+        pitches.atBarLine();
         newKey = Optional.empty();
         newMeter = Optional.empty();
         newTempos.clear();
