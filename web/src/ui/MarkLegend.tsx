@@ -1,4 +1,5 @@
-import { ProgressMark, type MarkState } from "./ProgressMark";
+import type { MarkState } from "./markWords";
+import { ProgressMark } from "./ProgressMark";
 
 const entries: { state: MarkState; tries?: number; carriedOver?: boolean; words: string }[] = [
   { state: "SET", words: "set" },

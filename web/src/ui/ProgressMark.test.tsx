@@ -2,7 +2,8 @@ import { cleanup, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
 import type { Standing } from "../api/types";
 import { provisional } from "./markWords";
-import { ProgressMark, type MarkState } from "./ProgressMark";
+import type { MarkState } from "./markWords";
+import { ProgressMark } from "./ProgressMark";
 
 afterEach(cleanup);
 

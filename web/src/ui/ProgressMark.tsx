@@ -1,7 +1,4 @@
-import type { Standing } from "../api/types";
-import { markWords } from "./markWords";
-
-export type MarkState = Standing["state"];
+import { markWords, type MarkState } from "./markWords";
 
 interface Props {
   state: MarkState;

@@ -1,5 +1,6 @@
 import type { Outcome, Standing } from "../api/types";
-import type { MarkState } from "./ProgressMark";
+
+export type MarkState = Standing["state"];
 
 /** A mark in words, for ears and tooltips. */
 export function markWords(mark: { state: MarkState; tries: number; carriedOver: boolean }): string {

@@ -4,7 +4,7 @@ import { scopeSearch, useScope } from "../../app/scope";
 import { Button } from "../../ui/parts";
 import { ProgressMark } from "../../ui/ProgressMark";
 import { markWords } from "../../ui/markWords";
-import { playerPlace } from "./run";
+import { isSetForNobody, playerPlace } from "./run";
 import type { useRun } from "./useRun";
 
 interface Props {
@@ -19,14 +19,21 @@ export function AllHeard({ run, live, onAtOnce }: Props) {
   const passed = run.players.filter((p) =>
     live.standings.get(p.studentId)?.state.startsWith("PASSED"),
   ).length;
+  const unset = live.state.made.length === 0 && isSetForNobody(run.players);
   return (
     <div className="grid gap-4 py-2">
       <div>
         <h2 className="text-[2rem]">
-          {live.state.made.length > 0 ? "That was the last one" : "Nobody is left to hear"}
+          {live.state.made.length > 0
+            ? "That was the last one"
+            : unset
+              ? "Not set for these students"
+              : "Nobody is left to hear"}
         </h2>
         <p className="soft">
-          {passed} of {run.players.length} passed. Choose a name to hear it again.
+          {unset
+            ? "Order it for the section, or choose a name to hear it all the same."
+            : `${passed} of ${run.players.length} passed. Choose a name to hear it again.`}
         </p>
       </div>
       <ul className="grid gap-x-6 sm:grid-cols-2 xl:grid-cols-3">

@@ -3,7 +3,7 @@ import type { Run } from "../../api/types";
 import { duration } from "../../app/days";
 import { ProgressMark } from "../../ui/ProgressMark";
 import { milestoneName } from "./HearPage";
-import { outcomeWords, type Made } from "./run";
+import { isSetForNobody, outcomeWords, type Made } from "./run";
 import type { useRun } from "./useRun";
 
 interface Props {
@@ -24,7 +24,9 @@ export function RunQueue({ run, live, name }: Props) {
       <div className="border-base-content mb-3 rounded-[10px] border-[1.5px] px-3 py-2">
         <p className="display text-[1.13rem]">
           {queue.length === 0
-            ? "All heard"
+            ? total === 0 && isSetForNobody(run.players)
+              ? "Nobody to hear"
+              : "All heard"
             : `${queue.length} left · ${duration(queue.length * run.secondsPerStudent)}`}
         </p>
         <p className="small soft">{duration(run.secondsPerStudent)} each, with a word and the changeover</p>

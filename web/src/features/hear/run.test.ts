@@ -3,6 +3,7 @@ import type { Milestone, Player, Run } from "../../api/types";
 import {
   countWords,
   emptyRun,
+  isSetForNobody,
   markingOf,
   marksToSend,
   mostPoints,
@@ -163,5 +164,16 @@ describe("a whole section at once", () => {
     const player = { instrumentName: "Violin", division: "Second" } as Player;
     expect(playerPlace(player)).toBe("Violin, Second");
     expect(playerPlace({ ...player, division: "" })).toBe("Violin");
+  });
+});
+
+describe("a run that is empty", () => {
+  const player = (state: Player["standing"]["state"]) => ({
+    standing: { state, tries: 0, goodTries: 0, carriedOver: false },
+  });
+
+  it("is told apart by whether anybody has it set", () => {
+    expect(isSetForNobody([player("NOT_SET"), player("NOT_SET")])).toBe(true);
+    expect(isSetForNobody([player("NOT_SET"), player("PASSED")])).toBe(false);
   });
 });

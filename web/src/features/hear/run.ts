@@ -169,3 +169,7 @@ export const wordedBy = (milestone: Milestone, names: readonly string[] | undefi
         })),
       }
     : milestone;
+
+/** Whether a run is empty since nobody has the milestone set, which is not the same as everybody heard. */
+export const isSetForNobody = (players: readonly Pick<Player, "standing">[]) =>
+  players.every((player) => player.standing.state === "NOT_SET");

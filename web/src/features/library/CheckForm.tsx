@@ -1,12 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
-import type { ReactNode } from "react";
-import { useForm, useWatch, type UseFormReturn } from "react-hook-form";
+import { useForm, useWatch } from "react-hook-form";
 import type { CautionView } from "../../api/types";
 import { instrumentsQuery, libraryQuery } from "../../app/queries";
 import { AreaField, Field, SelectField, Tick } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 import type { CheckForm as Form } from "./checkForm";
 import { CriteriaRows, FaultRows, StepRows, SyllableRows, ToneRows, VariantRows } from "./CheckFormRows";
+import { Group, type Typed } from "./FormGroup";
 import { topicNames, topics } from "./starterShelf";
 
 interface Props {
@@ -18,8 +18,6 @@ interface Props {
   onSave: (form: Form) => void;
   onBack: () => void;
 }
-
-export type Typed = UseFormReturn<Form>;
 
 /** Everything a check says, to be written or edited in the director's own words. */
 export function CheckForm({ values, cautions, milestoneId, problem, saving, onSave, onBack }: Props) {
@@ -139,17 +137,6 @@ export function CheckForm({ values, cautions, milestoneId, problem, saving, onSa
         </Button>
       </div>
     </form>
-  );
-}
-
-export function Group({ name, hint, children }: { name: string; hint?: string; children: ReactNode }) {
-  return (
-    <fieldset>
-      <legend className="mb-1.5 font-semibold">
-        {name} {hint && <span className="small soft font-normal">{hint}</span>}
-      </legend>
-      {children}
-    </fieldset>
   );
 }
 

@@ -4,7 +4,7 @@ import { useFieldArray, useWatch } from "react-hook-form";
 import type { Instrument } from "../../api/types";
 import { Cell, SelectField } from "../../ui/Field";
 import { Button } from "../../ui/parts";
-import { Group, type Typed } from "./CheckForm";
+import { Group, type Typed } from "./FormGroup";
 
 interface RowsProps {
   name: string;

@@ -4,15 +4,7 @@ import clsx from "clsx";
 import { useEffect, useRef, useState } from "react";
 import type { Finger } from "../../api/types";
 import { HoleChart } from "./HoleChart";
-import { fingerAt, underOf, type Under } from "./line";
-
-export interface Bracket {
-  /** Index of the measure in the line. */
-  measure: number;
-  label: string;
-  /** A hot spot and no trap. */
-  spot: boolean;
-}
+import { fingerAt, underOf, type Bracket, type Under } from "./line";
 
 interface Box {
   left: number;

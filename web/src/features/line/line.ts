@@ -9,7 +9,14 @@ import type {
   SectionView,
 } from "../../api/types";
 import type { Look } from "./LookPicker";
-import type { Bracket } from "./Staff";
+
+export interface Bracket {
+  /** Index of the measure in the line. */
+  measure: number;
+  label: string;
+  /** A hot spot and no trap. */
+  spot: boolean;
+}
 
 /** What a section reads; the concert reader has nothing of its own. */
 export const readingOf = (
