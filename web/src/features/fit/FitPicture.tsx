@@ -117,7 +117,7 @@ function pictures(result: string | undefined, standing: boolean): Record<FitKind
         </g>
         <Up x={264} y1={84} y2={204} label="seat to lips" />
         <Up x={52} y1={180} y2={204} label="thigh" />
-        <Words x={150} y={36} strong text={result ?? ""} />
+        <Words x={24} y={28} strong text={result ?? ""} />
       </>
     ),
     TRUMPET_RING: <LeftHand result={result} />,
@@ -174,7 +174,7 @@ function LeftHand({ result }: { result?: string }) {
       <path d="M76,250 C60,200 74,150 92,116" {...limb} strokeWidth="20" />
       <path d="M96,236 C140,250 196,226 232,176" {...limb} strokeWidth="17" />
       <Across x1={88} x2={236} y={270} label="thumb to ring finger" />
-      <Words x={24} y={44} strong text={result ?? ""} />
+      <Words x={14} y={44} strong text={result ?? ""} />
     </>
   );
 }
