@@ -1,17 +1,30 @@
-import type { Folder } from "../../api/types";
+import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import type { Folder, FolderMilestone, FolderTry } from "../../api/types";
 import { shortDay } from "../../app/days";
+import { Button, Failed } from "../../ui/parts";
 import { ProgressMark } from "../../ui/ProgressMark";
 import { milestoneName } from "../hear/HearPage";
-import { tryWords, type FolderTry } from "./tryWords";
+import { moreDoneQuery, triesQuery } from "./folder.queries";
+import { tryWords } from "./tryWords";
 
-type Milestones = Folder["instruments"][number]["milestones"];
+type OnInstrument = Folder["instruments"][number];
 
-/** Open ones first, as what is next; then what is done, latest first. */
-export function FolderMilestones({ milestones }: { milestones: Milestones }) {
-  const isOpen = (m: Milestones[number]) => ["SET", "TRIED", "RECORDING_WAITING"].includes(m.standing.state);
+const isOpen = (m: FolderMilestone) => ["SET", "TRIED", "RECORDING_WAITING"].includes(m.standing.state);
+
+/** Open ones first, as what is next; then what is done, latest first, a page at a time. */
+export function FolderMilestones({ studentId, on }: { studentId: string; on: OnInstrument }) {
+  const done = on.milestones.filter((m) => !isOpen(m));
+  const [wanted, setWanted] = useState(false);
+  const more = useInfiniteQuery({
+    ...moreDoneQuery(studentId, on.instrument, done.length),
+    enabled: wanted && on.moreDone > 0,
+  });
+  const further = more.data?.pages.flatMap((page) => page.milestones) ?? [];
+  const left = on.moreDone - further.length;
   const groups = [
-    { name: "Next", items: milestones.filter(isOpen) },
-    { name: "Done", items: milestones.filter((m) => !isOpen(m)) },
+    { name: "Next", items: on.milestones.filter(isOpen) },
+    { name: "Done", items: [...done, ...further] },
   ].filter((group) => group.items.length > 0);
   return (
     <div className="grid gap-x-10 gap-y-5 xl:grid-cols-2">
@@ -20,32 +33,60 @@ export function FolderMilestones({ milestones }: { milestones: Milestones }) {
           <h3 className="soft mb-1 font-sans text-[0.9rem] font-normal tracking-normal">{group.name}</h3>
           <ul>
             {group.items.map((m) => (
-              <li
-                key={m.milestoneId}
-                className="grid grid-cols-[40px_1fr_auto] items-start gap-x-2 border-b border-[var(--hairline)] py-1.5"
-              >
-                <ProgressMark {...m.standing} />
-                <div className="min-w-0">
-                  <span className="font-semibold">{milestoneName(m)}</span>
-                  <ol className="small soft">
-                    {m.tries.map((t) => (
-                      <TryLine key={t.id} attempt={t} />
-                    ))}
-                  </ol>
-                </div>
-                <span className="small soft whitespace-nowrap">
-                  {m.standing.passedOn
-                    ? shortDay(m.standing.passedOn)
-                    : m.dueOn
-                      ? `due ${shortDay(m.dueOn)}`
-                      : ""}
-                </span>
-              </li>
+              <One key={m.milestoneId} studentId={studentId} instrument={on.instrument} m={m} />
             ))}
           </ul>
+          {group.name === "Done" && left > 0 && (
+            <Button
+              small
+              look="quiet"
+              className="mt-1 -ml-3"
+              disabled={more.isFetching}
+              onClick={() => (wanted ? void more.fetchNextPage() : setWanted(true))}
+            >
+              {more.isFetching ? "Reading …" : `Show more of ${left} earlier`}
+            </Button>
+          )}
+          {group.name === "Done" && more.isError && (
+            <Failed error={more.error} again={() => void more.refetch()} />
+          )}
         </div>
       ))}
     </div>
+  );
+}
+
+function One({ studentId, instrument, m }: { studentId: string; instrument: string; m: FolderMilestone }) {
+  const [all, setAll] = useState(false);
+  const tries = useQuery({ ...triesQuery(studentId, m.milestoneId, instrument), enabled: all });
+  return (
+    <li className="grid grid-cols-[40px_1fr_auto] items-start gap-x-2 border-b border-[var(--hairline)] py-1.5">
+      <ProgressMark {...m.standing} />
+      <div className="min-w-0">
+        <span className="font-semibold">{milestoneName(m)}</span>
+        <ol className="small soft">
+          {(tries.data ?? m.tries).map((t) => (
+            <TryLine key={t.id} attempt={t} />
+          ))}
+        </ol>
+        {m.moreTries && !tries.data && (
+          <Button
+            small
+            look="quiet"
+            className="-ml-3"
+            aria-label={`Earlier tries of ${milestoneName(m)}`}
+            disabled={tries.isFetching}
+            onClick={() => (tries.isError ? void tries.refetch() : setAll(true))}
+          >
+            {tries.isFetching ? "Reading …" : "Earlier tries"}
+          </Button>
+        )}
+        {tries.isError && <Failed error={tries.error} />}
+      </div>
+      <span className="small soft whitespace-nowrap">
+        {m.standing.passedOn ? shortDay(m.standing.passedOn) : m.dueOn ? `due ${shortDay(m.dueOn)}` : ""}
+      </span>
+    </li>
   );
 }
 

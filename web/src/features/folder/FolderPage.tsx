@@ -85,7 +85,7 @@ export function FolderPage({ director }: { director: boolean }) {
           {instrument.milestones.length === 0 ? (
             <Empty>Nothing set or heard on this instrument yet.</Empty>
           ) : (
-            <FolderMilestones milestones={instrument.milestones} />
+            <FolderMilestones studentId={studentId} on={instrument} />
           )}
         </section>
       ))}

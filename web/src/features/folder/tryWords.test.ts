@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { tryWords, type FolderTry } from "./tryWords";
+import type { FolderTry } from "../../api/types";
+import { tryWords } from "./tryWords";
 
 const tried = (change: Partial<FolderTry>): FolderTry => ({
   id: "t",

@@ -1,7 +1,5 @@
-import type { Evidence, Folder } from "../../api/types";
+import type { Evidence, FolderTry } from "../../api/types";
 import { outcomeWords } from "../hear/run";
-
-export type FolderTry = Folder["instruments"][number]["milestones"][number]["tries"][number];
 
 export const evidenceWords: Record<Evidence, string> = {
   LIVE_ALONE: "alone",

@@ -77,7 +77,7 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
       <Part name="Hear">
         {c.hear.length === 0 && <p className="soft">Everybody set was heard.</p>}
         <ul className="grid gap-2">
-          {c.hear.slice(0, 3).map((h) => (
+          {c.hear.map((h) => (
             <li key={h.milestoneId}>
               <Link
                 to={{ pathname: `/hear/${h.milestoneId}`, search: inClass() }}
@@ -96,6 +96,7 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
             </li>
           ))}
         </ul>
+        <More count={c.moreToHear} what="to hear" />
         {c.carriedOver > 0 && (
           <p className="small soft mt-1.5">
             {c.carriedOver} {c.carriedOver === 1 ? "milestone is" : "milestones are"} carried over in this
@@ -120,6 +121,7 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
               </li>
             ))}
           </ul>
+          <More count={c.moreReviews} what="to look at again" />
         </Part>
       )}
       {c.lookAfter.length > 0 && (
@@ -139,10 +141,20 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
               </li>
             ))}
           </ul>
+          <More count={c.moreToLookAfter} what="to look after" />
         </Part>
       )}
     </article>
   );
+}
+
+/** What a short list leaves out, so that nobody takes it for everything. */
+function More({ count, what }: { count: number; what: string }) {
+  return count > 0 ? (
+    <p className="small soft mt-1">
+      and {count} more {what}
+    </p>
+  ) : null;
 }
 
 function Part({ name, children }: { name: string; children: ReactNode }) {

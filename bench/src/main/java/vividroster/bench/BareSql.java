@@ -130,7 +130,7 @@ final class BareSql {
         }
     }
 
-    private static void drain(PreparedStatement select) throws SQLException {
+    static void drain(PreparedStatement select) throws SQLException {
         List<Object[]> rows = new ArrayList<>();
         try (ResultSet row = select.executeQuery()) {
             int columns = row.getMetaData().getColumnCount();

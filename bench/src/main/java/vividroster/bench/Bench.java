@@ -21,6 +21,9 @@ public final class Bench {
         if (wanted.isEmpty() || wanted.contains("attempts")) {
             AttemptsBench.run();
         }
+        if (wanted.isEmpty() || wanted.contains("school")) {
+            SchoolBench.run();
+        }
         if (wanted.isEmpty() || wanted.contains("grid")) {
             GridBench.run();
         }

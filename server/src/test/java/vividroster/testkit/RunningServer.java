@@ -33,8 +33,8 @@ public final class RunningServer implements AutoCloseable {
         List<String> settings = new ArrayList<>(settings(database));
         settings.add("--vivid.demo=" + demo);
         settings.add("--server.port=0");
-        return new RunningServer(
-                database, SpringApplication.run(VividRosterApplication.class, settings.toArray(String[]::new)));
+        SpringApplication application = new SpringApplication(VividRosterApplication.class, CountedStatements.class);
+        return new RunningServer(database, application.run(settings.toArray(String[]::new)));
     }
 
     public static List<String> settings(Database database) {
@@ -50,6 +50,11 @@ public final class RunningServer implements AutoCloseable {
 
     public Database database() {
         return database;
+    }
+
+    /** How many statements the application has sent to the database so far, those for sessions included. */
+    public long statements() {
+        return bean(CountedStatements.class).count();
     }
 
     public <T> T bean(Class<T> type) {

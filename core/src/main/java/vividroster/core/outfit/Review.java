@@ -1,6 +1,10 @@
 package vividroster.core.outfit;
 
 import java.time.LocalDate;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.Function;
 
 /**
  * When a variant or a fit is looked at again.
@@ -25,5 +29,21 @@ public record Review(LocalDate on) {
     /** Whether the day has gone by. */
     public boolean isOverdue(LocalDate today) {
         return today.isAfter(on);
+    }
+
+    /** How many a podium shows; ours, what fits a glance. */
+    public static final int ON_PODIUM = 6;
+
+    /** The longest due first, equals in the order given. */
+    public static <T> List<T> inOrder(Collection<T> all, Function<T, LocalDate> on) {
+        return all.stream().sorted(Comparator.comparing(on)).toList();
+    }
+
+    /** Those whose day has come, the longest due first. */
+    public static <T> List<T> due(Collection<T> all, Function<T, Review> review, LocalDate today) {
+        return all.stream()
+                .filter(one -> review.apply(one).isDue(today))
+                .sorted(Comparator.comparing(one -> review.apply(one).on()))
+                .toList();
     }
 }

@@ -1,5 +1,6 @@
 package vividroster.core.progress;
 
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +31,20 @@ public final class BeltLadder {
                 && milestones.stream()
                         .allMatch(id ->
                                 standings.getOrDefault(id, Standing.NOTHING).fillsSlot());
+    }
+
+    /** Where a player stands with a belt that is set: passed when it is earned. */
+    public static Standing standing(
+            Belt belt, String instrument, Map<UUID, Standing> standings, LocalDate dueOn, LocalDate on) {
+        boolean earned = isEarned(belt, instrument, standings);
+        return new Standing(
+                earned ? Standing.State.PASSED : Standing.State.SET,
+                0,
+                !earned && on.isAfter(dueOn),
+                false,
+                Optional.empty(),
+                Optional.empty(),
+                0);
     }
 
     public Worn worn(String instrument, Map<UUID, Standing> standings) {

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.progress.Trail.Step;
 
 /** Whether tries meet a pass rule. */
 public final class PassJudge {
@@ -39,9 +40,9 @@ public final class PassJudge {
      *
      * @param tries tries that count, in the order heard
      */
-    static Optional<Attempt> passingTry(Milestone milestone, List<Attempt> tries) {
+    static Optional<Step> passingTry(Milestone milestone, List<Step> tries) {
         for (int end = 0; end < tries.size(); end++) {
-            Attempt last = tries.get(end);
+            Step last = tries.get(end);
             boolean passes = milestone.ruleOf(last.milestoneVersion()) instanceof PassRule.KOfLastN rule
                     ? goodInWindow(tries, end, rule.n()) >= rule.k()
                     : last.outcome() == Outcome.PASS;
@@ -53,16 +54,18 @@ public final class PassJudge {
     }
 
     /** Good tries among the last n, the reach of the rule at this moment. */
-    static int goodTries(Milestone milestone, List<Attempt> tries) {
+    static int goodTries(Milestone milestone, List<Step> tries) {
         return milestone.passRule() instanceof PassRule.KOfLastN rule && !tries.isEmpty()
                 ? goodInWindow(tries, tries.size() - 1, rule.n())
                 : 0;
     }
 
-    private static int goodInWindow(List<Attempt> tries, int end, int n) {
-        return (int) tries.subList(Math.max(0, end - n + 1), end + 1).stream()
-                .filter(t -> t.outcome() == Outcome.PASS)
-                .count();
+    private static int goodInWindow(List<Step> tries, int end, int n) {
+        int good = 0;
+        for (int i = Math.max(0, end - n + 1); i <= end; i++) {
+            good += tries.get(i).outcome() == Outcome.PASS ? 1 : 0;
+        }
+        return good;
     }
 
     private static boolean allSeen(Milestone milestone, List<CriterionMark> marks) {

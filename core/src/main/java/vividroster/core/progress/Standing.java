@@ -35,6 +35,11 @@ public record Standing(
         public boolean isPassed() {
             return this == PASSED || this == PASSED_BY_SUBSTITUTE;
         }
+
+        /** Set and neither passed nor excused. */
+        public boolean isOpen() {
+            return this == SET || this == TRIED || this == RECORDING_WAITING;
+        }
     }
 
     public static final Standing NOTHING =
@@ -46,7 +51,7 @@ public record Standing(
 
     /** Set for the student and neither passed nor excused: somebody to hear. */
     public boolean isOpen() {
-        return state == State.SET || state == State.TRIED || state == State.RECORDING_WAITING;
+        return state.isOpen();
     }
 
     /** Tried this often without a pass, another remedy is due rather than another try. */

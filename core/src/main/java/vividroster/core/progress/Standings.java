@@ -1,12 +1,14 @@
 package vividroster.core.progress;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.progress.Standing.State;
+import vividroster.core.progress.Trail.Step;
 
 /** Derives standings from attempts. Nothing else may say where a student stands. */
 public final class Standings {
@@ -29,35 +31,48 @@ public final class Standings {
         public static final Terms UNSET = new Terms(Evidence.countingByDefault(), Optional.empty());
     }
 
+    /** As {@link #of(Milestone, Trail, String, Terms, LocalDate)}, from all attempts of one student with the milestone. */
+    public static Standing of(
+            Milestone milestone, Collection<Attempt> attempts, String instrument, Terms terms, LocalDate on) {
+        return of(milestone, Trail.of(attempts), instrument, terms, on);
+    }
+
     /**
-     * @param attempts all attempts of one student on this milestone, on any instrument, in any class
+     * @param trail what stands of all attempts of one student with this milestone
      * @param instrument the instrument asked about; passes on another count only for instrument-free milestones
      * @param on later attempts are left out, so that any day of the year can be looked back at
      */
-    public static Standing of(
-            Milestone milestone, Collection<Attempt> attempts, String instrument, Terms terms, LocalDate on) {
-        List<Attempt> standing = AttemptLedger.standing(attempts).stream()
-                .filter(a -> !a.heardOn().isAfter(on))
-                .filter(a -> milestone.instrumentFree() || a.instrument().equals(instrument))
-                .toList();
-        List<Attempt> tries = standing.stream().filter(a -> a.outcome().isTry()).toList();
-        List<Attempt> counting = tries.stream()
-                .filter(a -> terms.evidence().contains(a.evidence()))
-                .toList();
-        Optional<Attempt> passing = PassJudge.passingTry(milestone, counting);
-        Optional<Attempt> latest = standing.reversed().stream()
-                .filter(a -> a.outcome() != Outcome.ABSENT)
-                .findFirst();
-        Optional<Attempt> excuse = latest.filter(a -> a.outcome() == Outcome.EXCUSED);
-
+    public static Standing of(Milestone milestone, Trail trail, String instrument, Terms terms, LocalDate on) {
+        int tries = 0;
+        Step lastTry = null;
+        Step latest = null;
+        List<Step> counting = new ArrayList<>();
+        for (Step step : trail.steps()) {
+            if (step.heardOn().isAfter(on)
+                    || !(milestone.instrumentFree() || step.instrument().equals(instrument))) {
+                continue;
+            }
+            if (step.outcome() != Outcome.ABSENT) {
+                latest = step;
+            }
+            if (step.outcome().isTry()) {
+                tries++;
+                lastTry = step;
+                if (terms.evidence().contains(step.evidence())) {
+                    counting.add(step);
+                }
+            }
+        }
+        Optional<Step> passing = PassJudge.passingTry(milestone, counting);
+        boolean excused = latest != null && latest.outcome() == Outcome.EXCUSED;
         State state;
         if (passing.isPresent()) {
             state = passing.get().evidence() == Evidence.SUBSTITUTE && noPassOfItsOwn(milestone, counting)
                     ? State.PASSED_BY_SUBSTITUTE
                     : State.PASSED;
-        } else if (excuse.isPresent()) {
+        } else if (excused) {
             state = State.EXCUSED;
-        } else if (!tries.isEmpty()) {
+        } else if (tries > 0) {
             state = State.TRIED;
         } else {
             state = terms.dueOn().isPresent() ? State.SET : State.NOT_SET;
@@ -65,17 +80,17 @@ public final class Standings {
         boolean open = state == State.SET || state == State.TRIED;
         return new Standing(
                 state,
-                tries.size(),
+                tries,
                 open && terms.dueOn().map(on::isAfter).orElse(false),
-                state == State.EXCUSED && excuse.get().waived(),
-                passing.map(Attempt::heardOn),
-                tries.isEmpty() ? Optional.empty() : Optional.of(tries.getLast().heardOn()),
+                state == State.EXCUSED && latest.waived(),
+                passing.map(Step::heardOn),
+                Optional.ofNullable(lastTry).map(Step::heardOn),
                 PassJudge.goodTries(milestone, counting));
     }
 
     /** A substitute is never hidden, and never shown once the set piece itself was passed. */
-    private static boolean noPassOfItsOwn(Milestone milestone, List<Attempt> counting) {
-        List<Attempt> own = counting.stream()
+    private static boolean noPassOfItsOwn(Milestone milestone, List<Step> counting) {
+        List<Step> own = counting.stream()
                 .filter(a -> a.evidence() != Evidence.SUBSTITUTE)
                 .toList();
         return PassJudge.passingTry(milestone, own).isEmpty();

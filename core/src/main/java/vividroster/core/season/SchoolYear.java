@@ -4,7 +4,9 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -60,6 +62,7 @@ public final class SchoolYear {
     private final List<Entry> entries;
     private final List<String> rotation;
     private final List<Week> weeks;
+    private final Map<LocalDate, String> letters;
 
     /**
      * @param last inclusive, at most 400 days after {@code first}
@@ -76,6 +79,19 @@ public final class SchoolYear {
                 .toList();
         this.rotation = List.copyOf(rotation);
         this.weeks = countWeeks();
+        this.letters = dealLetters();
+    }
+
+    private Map<LocalDate, String> dealLetters() {
+        Map<LocalDate, String> dealt = new HashMap<>();
+        if (!rotation.isEmpty()) {
+            List<LocalDate> days =
+                    first.datesUntil(last.plusDays(1)).filter(this::isSchoolDay).toList();
+            for (int i = 0; i < days.size(); i++) {
+                dealt.put(days.get(i), rotation.get(i % rotation.size()));
+            }
+        }
+        return dealt;
     }
 
     private List<Week> countWeeks() {
@@ -113,13 +129,17 @@ public final class SchoolYear {
                 && entries.stream().noneMatch(e -> e.kind().closesSchool() && e.covers(day));
     }
 
+    /** The name of what closes school on a day; empty where nothing of the calendar does. */
+    public Optional<String> closedFor(LocalDate day) {
+        return entries.stream()
+                .filter(entry -> entry.kind().closesSchool() && entry.covers(day))
+                .map(Entry::name)
+                .findFirst();
+    }
+
     /** The rotation letter of a school day; empty on other days and where there is no rotation. */
     public Optional<String> rotationOn(LocalDate day) {
-        if (rotation.isEmpty() || !isSchoolDay(day)) {
-            return Optional.empty();
-        }
-        long before = first.datesUntil(day).filter(this::isSchoolDay).count();
-        return Optional.of(rotation.get((int) (before % rotation.size())));
+        return Optional.ofNullable(letters.get(day));
     }
 
     /** Whether a class with this rotation letter meets; a class without a letter meets on every school day. */
@@ -143,9 +163,10 @@ public final class SchoolYear {
                 .findFirst();
     }
 
-    /** The first day a class meets on or after a day. */
+    /** The first day a class meets on or after a day; a day before the year asks from its first. */
     public Optional<LocalDate> nextMeeting(Optional<String> letter, LocalDate from) {
-        return from.datesUntil(last.isBefore(from) ? from : last.plusDays(1))
+        LocalDate begin = from.isBefore(first) ? first : from;
+        return begin.datesUntil(last.isBefore(begin) ? begin : last.plusDays(1))
                 .filter(day -> meets(letter, day))
                 .findFirst();
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -39,5 +40,15 @@ class ReviewTest {
     void bothEndsOfTheYearCanBe() {
         assertThat(Review.inWeeks(GIVEN, 1).on()).isEqualTo(GIVEN.plusDays(7));
         assertThat(Review.inWeeks(GIVEN, 52).on()).isEqualTo(GIVEN.plusWeeks(52));
+    }
+
+    @Test
+    void thoseWhoseDayHasComeTheLongestDueFirst() {
+        LocalDate today = LocalDate.of(2026, 10, 7);
+        Review past = new Review(today.minusDays(9));
+        Review now = new Review(today);
+        Review later = new Review(today.plusDays(1));
+        assertThat(Review.due(List.of(now, later, past), r -> r, today)).containsExactly(past, now);
+        assertThat(Review.inOrder(List.of(later, past, now), Review::on)).containsExactly(past, now, later);
     }
 }

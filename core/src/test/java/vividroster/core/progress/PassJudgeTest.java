@@ -2,12 +2,10 @@ package vividroster.core.progress;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
@@ -19,6 +17,7 @@ import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.progress.Trail.Step;
 
 class PassJudgeTest {
 
@@ -109,23 +108,10 @@ class PassJudgeTest {
         assertThat(PassJudge.isGood(counted, Outcome.PASS, marks(a, b, c, d))).isEqualTo(good);
     }
 
-    private static Attempt attempt(Milestone milestone, int version, Outcome outcome, int minute) {
-        Instant at = Instant.parse("2026-09-21T13:00:00Z").plusSeconds(60L * minute);
-        return new Attempt(
-                UUID.randomUUID(),
-                new UUID(0, 7),
-                milestone.id(),
-                version,
-                "trumpet",
-                new UUID(0, 8),
-                LocalDate.of(2026, 9, 21),
-                at,
-                at,
-                Evidence.LIVE_ALONE,
-                outcome,
-                List.of(),
-                false,
-                Optional.empty());
+    /** A try on the n-th day. */
+    private static Step attempt(Milestone milestone, int version, Outcome outcome, int day) {
+        return new Step(
+                "trumpet", LocalDate.of(2026, 9, 21).plusDays(day), version, Evidence.LIVE_ALONE, outcome, false);
     }
 
     private static Milestone edited(PassRule before, PassRule now) {
@@ -145,7 +131,7 @@ class PassJudgeTest {
     @Test
     void aPassOfAnEarlierVersionStaysWhenTheRuleIsMadeHarder() {
         Milestone sound = edited(new PassRule.OneGoodTry(), new PassRule.KOfLastN(4, 5));
-        Attempt passed = attempt(sound, 1, Outcome.PASS, 0);
+        Step passed = attempt(sound, 1, Outcome.PASS, 0);
         assertThat(PassJudge.passingTry(sound, List.of(passed, attempt(sound, 2, Outcome.NOT_YET, 1))))
                 .contains(passed);
         assertThat(PassJudge.passingTry(sound, List.of(attempt(sound, 2, Outcome.PASS, 0))))
@@ -156,9 +142,9 @@ class PassJudgeTest {
     @Test
     void anEasierRuleMakesNoPassOutOfTheTriesBeforeIt() {
         Milestone sound = edited(new PassRule.KOfLastN(3, 4), new PassRule.OneGoodTry());
-        List<Attempt> before = List.of(attempt(sound, 1, Outcome.PASS, 0), attempt(sound, 1, Outcome.PASS, 1));
+        List<Step> before = List.of(attempt(sound, 1, Outcome.PASS, 0), attempt(sound, 1, Outcome.PASS, 1));
         assertThat(PassJudge.passingTry(sound, before)).isEmpty();
-        List<Attempt> after = new ArrayList<>(before);
+        List<Step> after = new ArrayList<>(before);
         after.add(attempt(sound, 2, Outcome.PASS, 2));
         assertThat(PassJudge.passingTry(sound, after)).contains(after.getLast());
     }
@@ -166,7 +152,7 @@ class PassJudgeTest {
     @Test
     void triesOfBothVersionsAreCountedTogether() {
         Milestone sound = edited(new PassRule.KOfLastN(4, 5), new PassRule.KOfLastN(3, 4));
-        List<Attempt> tries = List.of(
+        List<Step> tries = List.of(
                 attempt(sound, 1, Outcome.PASS, 0),
                 attempt(sound, 1, Outcome.PASS, 1),
                 attempt(sound, 2, Outcome.PASS, 2));

@@ -126,6 +126,19 @@ class StandingsTest {
     }
 
     @Test
+    void theTrailTellsWhenItWasLastTried() {
+        Trail trail = Trail.of(List.of(
+                heard(0, Outcome.NOT_YET),
+                heard(2, Outcome.PASS),
+                heard(4, Outcome.ABSENT),
+                heard(5, Outcome.EXCUSED)));
+        assertThat(trail.lastTriedOn(MONDAY.plusDays(9))).contains(MONDAY.plusDays(2));
+        assertThat(trail.lastTriedOn(MONDAY.plusDays(1))).contains(MONDAY);
+        assertThat(trail.lastTriedOn(MONDAY.minusDays(1))).isEmpty();
+        assertThat(Trail.EMPTY.lastTriedOn(MONDAY)).isEmpty();
+    }
+
+    @Test
     void looksBackAtAnyDay() {
         List<Attempt> attempts = List.of(heard(0, Outcome.NOT_YET), heard(3, Outcome.PASS));
         assertThat(Standings.of(LINE, attempts, "trumpet", SET, MONDAY.plusDays(2))

@@ -91,4 +91,21 @@ class SchoolYearTest {
                         () -> new SchoolYear(LocalDate.of(2026, 8, 17), LocalDate.of(2028, 6, 1), List.of(), List.of()))
                 .withMessageContaining("1 to 400 days after 2026-08-17, was 2028-06-01");
     }
+
+    @Test
+    void aDayLongBeforeTheYearCostsNothing() {
+        assertThat(year.nextMeeting(Optional.of("A"), LocalDate.MIN.plusDays(1)))
+                .contains(LocalDate.of(2026, 8, 17));
+        assertThat(year.nextMeeting(Optional.empty(), LocalDate.MAX)).isEmpty();
+        assertThat(year.weekOf(LocalDate.MIN)).isEqualTo(year.weeks().getFirst());
+        assertThat(year.rotationOn(LocalDate.MIN)).isEmpty();
+    }
+
+    @Test
+    void saysWhatClosesSchool() {
+        assertThat(year.closedFor(LocalDate.of(2026, 9, 7))).contains("Labor day");
+        assertThat(year.closedFor(LocalDate.of(2026, 9, 24)))
+                .as("a concert closes nothing")
+                .isEmpty();
+    }
 }

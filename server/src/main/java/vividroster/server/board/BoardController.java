@@ -5,7 +5,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -31,7 +30,6 @@ import vividroster.server.board.SectionBoards.SectionBoard;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.StandingView;
 import vividroster.server.library.BeltLook;
-import vividroster.server.library.Library;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
@@ -42,13 +40,11 @@ import vividroster.server.roster.ScopeRequest;
 class BoardController {
 
     private final SectionBoards boards;
-    private final Library library;
     private final Office office;
     private final InstrumentCatalog catalog;
 
-    BoardController(SectionBoards boards, Library library, Office office, InstrumentCatalog catalog) {
+    BoardController(SectionBoards boards, Office office, InstrumentCatalog catalog) {
         this.boards = boards;
-        this.library = library;
         this.office = office;
         this.catalog = catalog;
     }
@@ -94,14 +90,13 @@ class BoardController {
             @RequestParam(required = false) LocalDate on) {
         LocalDate day = Optional.ofNullable(on).orElseGet(() -> office.today(person.programId()));
         SectionBoard board = boards.board(person.programId(), scope.toScope(catalog), day);
-        Map<UUID, BeltLook> looks = library.beltLooks(person.programId());
         List<BoardColumns.Column> columns = boards.sharedColumns(board);
         return new BoardView(
                 day,
                 columns.stream().map(column -> columnView(column, board)).toList(),
                 board.rows().stream().map(row -> rowView(row, columns, board)).toList(),
                 board.sheet().belts().stream()
-                        .map(belt -> beltView(belt, looks.get(belt.id())))
+                        .map(belt -> beltView(belt, board.looks().get(belt.id())))
                         .toList());
     }
 

@@ -18,6 +18,7 @@ import vividroster.server.checks.Checks;
 import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.Progress;
+import vividroster.server.hearing.Progress.Question;
 import vividroster.server.hearing.Progress.Sheet;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
@@ -76,7 +77,9 @@ class ReadinessController {
                 .filter(row -> milestone.isFor(row.seat().instrument()))
                 .toList();
         Sheet sheet = progress.sheet(
-                programId, seats, today, before.stream().map(Milestone::id).toList());
+                programId,
+                Question.of(seats, today)
+                        .also(before.stream().map(Milestone::id).toList()));
         return before.stream()
                 .map(one -> {
                     List<Seated> concerned = asked.stream()

@@ -23,7 +23,10 @@ import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.Player;
 import vividroster.server.hearing.Progress;
+import vividroster.server.hearing.Progress.Question;
 import vividroster.server.hearing.Progress.Sheet;
+import vividroster.server.library.BeltLook;
+import vividroster.server.library.Library;
 import vividroster.server.roster.Rosters;
 
 /** Who passed what in a section. */
@@ -33,11 +36,13 @@ public class SectionBoards {
     private final Rosters rosters;
     private final Progress progress;
     private final HearingRuns runs;
+    private final Library library;
 
-    SectionBoards(Rosters rosters, Progress progress, HearingRuns runs) {
+    SectionBoards(Rosters rosters, Progress progress, HearingRuns runs, Library library) {
         this.rosters = rosters;
         this.progress = progress;
         this.runs = runs;
+        this.library = library;
     }
 
     /**
@@ -64,14 +69,15 @@ public class SectionBoards {
     }
 
     /** @param columns by due day, then in shelf order; belts themselves are left to the belt column */
-    public record SectionBoard(List<Column> columns, List<Seated> rows, Sheet sheet) {}
+    public record SectionBoard(List<Column> columns, List<Seated> rows, Sheet sheet, Map<UUID, BeltLook> looks) {}
 
     @Transactional(readOnly = true)
     public SectionBoard board(UUID programId, SectionScope scope, LocalDate on) {
         List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, on);
         List<Seated> rows = runs.seated(programId, seats, scope, on);
-        Sheet sheet = progress.sheet(programId, seats, on, List.of());
-        return new SectionBoard(columns(rows, sheet), rows, sheet);
+        Sheet sheet =
+                progress.sheet(programId, Question.of(seats, on).withBelts().forEverybody());
+        return new SectionBoard(columns(rows, sheet), rows, sheet, library.beltLooks(programId));
     }
 
     private static List<Column> columns(List<Seated> rows, Sheet sheet) {

@@ -7,7 +7,6 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -80,21 +79,6 @@ class AttemptQueries {
                 .single();
     }
 
-    /** What standings are derived from. */
-    List<Attempt> find(UUID programId, Collection<UUID> studentIds, Collection<UUID> milestoneIds) {
-        return jdbc.sql("""
-                        select id, student_id, milestone_id, milestone_version, instrument, class_id, heard_on, heard_at,
-                               recorded_at, evidence, outcome, waived, corrects_id
-                        from attempt
-                        where program_id = :programId and student_id = any(:students) and milestone_id = any(:milestones)
-                        """)
-                .param("programId", programId)
-                .param("students", Rows.array(studentIds))
-                .param("milestones", Rows.array(milestoneIds))
-                .query((row, n) -> attempt(row, List.of()))
-                .list();
-    }
-
     /** Tries of these students with one milestone, with what was written beside them. */
     List<HeardAttempt> findHeard(UUID programId, Collection<UUID> studentIds, UUID milestoneId) {
         return jdbc.sql("select " + COLUMNS + """
@@ -108,53 +92,50 @@ class AttemptQueries {
                 .list();
     }
 
-    /** Everything one student was heard with, corrections included, latest first. */
-    List<HeardAttempt> findOfStudent(UUID programId, UUID studentId) {
-        return jdbc.sql("select " + COLUMNS + """
-                        from attempt
-                        where program_id = :programId and student_id = :studentId
-                        order by heard_at desc, recorded_at desc
-                        """)
+    /** The latest attempts of each player with each milestone, corrections included, latest first. */
+    List<HeardAttempt> findLatest(UUID programId, Map<Player, Set<UUID>> asked, int most) {
+        List<UUID> students = new ArrayList<>();
+        List<String> instruments = new ArrayList<>();
+        List<UUID> milestones = new ArrayList<>();
+        asked.forEach((player, ids) -> ids.forEach(id -> {
+            students.add(player.studentId());
+            instruments.add(player.instrument());
+            milestones.add(id);
+        }));
+        return jdbc.sql("""
+                        select latest.*
+                        from unnest(:students::uuid[], :instruments::text[], :milestones::uuid[])
+                            as asked(student, on_instrument, milestone)
+                        cross join lateral (
+                            select %s
+                            from attempt
+                            where program_id = :programId and student_id = asked.student and milestone_id = asked.milestone
+                              and instrument = asked.on_instrument
+                            order by heard_at desc, recorded_at desc
+                            limit :most) latest
+                        """.formatted(COLUMNS))
                 .param("programId", programId)
-                .param("studentId", studentId)
+                .param("students", Rows.array(students))
+                .param("instruments", instruments.toArray(String[]::new))
+                .param("milestones", Rows.array(milestones))
+                .param("most", most)
                 .query(AttemptQueries::heard)
                 .list();
     }
 
-    /** The last day up to a day on which each student played for anyone. */
-    Map<UUID, LocalDate> findLastHeard(UUID programId, Collection<UUID> studentIds, LocalDate on) {
-        Map<UUID, LocalDate> last = new HashMap<>();
-        jdbc.sql("""
-                        select student_id, max(heard_on) as last_heard
-                        from attempt
-                        where program_id = :programId and student_id = any(:students) and heard_on <= :on
-                          and outcome in ('PASS', 'NOT_YET')
-                        group by student_id
-                        """)
-                .param("programId", programId)
-                .param("students", Rows.array(studentIds))
-                .param("on", on)
-                .query(row -> {
-                    last.put(Rows.id(row, "student_id"), Rows.day(row, "last_heard"));
-                });
-        return last;
-    }
-
-    /** Who of these students was heard first on the last day before a day when any of them was heard. */
-    Optional<UUID> findFirstOfLastRun(UUID programId, Collection<UUID> studentIds, LocalDate before) {
+    /** What these students were heard with on a day, corrections of it included, whenever they were made. */
+    List<Attempt> findOnDay(UUID programId, Collection<UUID> studentIds, LocalDate day) {
         return jdbc.sql("""
-                        select student_id
+                        select id, student_id, milestone_id, milestone_version, instrument, class_id, heard_on, heard_at,
+                               recorded_at, evidence, outcome, waived, corrects_id
                         from attempt
-                        where program_id = :programId and student_id = any(:students) and heard_on < :before
-                          and outcome in ('PASS', 'NOT_YET')
-                        order by heard_on desc, heard_at, recorded_at
-                        limit 1
+                        where program_id = :programId and heard_on = :day and student_id = any(:students)
                         """)
                 .param("programId", programId)
                 .param("students", Rows.array(studentIds))
-                .param("before", before)
-                .query(UUID.class)
-                .optional();
+                .param("day", day)
+                .query((row, n) -> attempt(row, List.of()))
+                .list();
     }
 
     private static MapSqlParameterSource parameters(UUID programId, HeardAttempt heard) {

@@ -1,161 +1,36 @@
 package vividroster.server.hearing;
 
 import io.swagger.v3.oas.annotations.Operation;
-import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import vividroster.core.curriculum.Milestone;
-import vividroster.core.curriculum.MilestoneKind;
-import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
-import vividroster.core.music.Spelling;
-import vividroster.core.progress.Standing;
-import vividroster.core.roster.Seat;
-import vividroster.core.roster.SectionScope;
-import vividroster.core.season.Assignment;
-import vividroster.core.season.Carried;
-import vividroster.core.season.MilestoneOrder;
-import vividroster.server.checks.Checks;
-import vividroster.server.hearing.HearingRuns.Queue;
-import vividroster.server.hearing.HearingRuns.Seated;
-import vividroster.server.hearing.Progress.Sheet;
-import vividroster.server.library.Library;
-import vividroster.server.library.LineFacts;
-import vividroster.server.library.MilestoneView;
-import vividroster.server.library.TestFacts;
-import vividroster.server.office.Office;
-import vividroster.server.platform.Absent;
+import vividroster.server.hearing.HearingDesk.Choice;
+import vividroster.server.hearing.HearingDesk.RunView;
 import vividroster.server.platform.SignedIn;
-import vividroster.server.roster.Rosters;
-import vividroster.server.roster.SchoolClass;
 import vividroster.server.roster.ScopeRequest;
-import vividroster.server.season.Orders;
 
 @RestController
 @RequestMapping("/api/hearing")
 class HearController {
 
-    private final Rosters rosters;
-    private final Progress progress;
-    private final HearingRuns runs;
-    private final Library library;
-    private final Office office;
-    private final Orders orders;
-    private final Checks checks;
+    private final HearingDesk desk;
     private final InstrumentCatalog catalog;
 
-    HearController(
-            Rosters rosters,
-            Progress progress,
-            HearingRuns runs,
-            Library library,
-            Office office,
-            Orders orders,
-            Checks checks,
-            InstrumentCatalog catalog) {
-        this.rosters = rosters;
-        this.progress = progress;
-        this.runs = runs;
-        this.library = library;
-        this.office = office;
-        this.orders = orders;
-        this.checks = checks;
+    HearController(HearingDesk desk, InstrumentCatalog catalog) {
+        this.desk = desk;
         this.catalog = catalog;
     }
 
-    /** @param open players still to pass it */
-    record Choice(
-            UUID milestoneId,
-            MilestoneKind kind,
-            String shortName,
-            String title,
-            LocalDate dueOn,
-            int open,
-            int passed,
-            int asked) {}
-
-    /** @param writtenKey the key this instrument reads; absent where there is no line */
-    record PlayerView(
-            UUID studentId,
-            String name,
-            UUID classId,
-            String instrument,
-            String instrumentName,
-            String division,
-            List<String> alsoIn,
-            @Absent String writtenKey,
-            @Absent Integer daysSinceHeard,
-            @Absent CarriedView carried,
-            StandingView standing) {}
-
-    /** What the check carries for this player's section. */
-    record CarriedView(@Absent String line, String place, String pattern, String drill) {}
-
-    /**
-     * @param queue whom to hear, in fair order: those for whom it is set and still open
-     * @param players everybody in the scope who can take it, in score order
-     */
-    record RunView(
-            MilestoneView milestone,
-            int secondsPerStudent,
-            int countInMeasures,
-            List<UUID> queue,
-            List<PlayerView> players) {}
-
     @GetMapping("/choices")
     @Operation(operationId = "hearingChoices", summary = "What can be heard in a scope today, the most pressing first")
-    List<Choice> choices(@AuthenticationPrincipal SignedIn person, @ParameterObject ScopeRequest request) {
-        UUID programId = person.programId();
-        LocalDate today = office.today(programId);
-        SectionScope scope = request.toScope(catalog);
-        List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, today);
-        List<Seated> rows = runs.seated(programId, seats, scope, today);
-        Sheet sheet = progress.sheet(programId, seats, today, List.of());
-        return sheet.milestones().values().stream()
-                .filter(m -> m.kind() != MilestoneKind.BELT)
-                .flatMap(m -> choice(m, rows, sheet).stream())
-                .sorted(Comparator.comparing((Choice c) -> c.open() == 0)
-                        .thenComparing(c -> c.dueOn().isBefore(today) ? 1 : 0)
-                        .thenComparing(c -> Math.abs(ChronoUnit.DAYS.between(today, c.dueOn()))))
-                .toList();
-    }
-
-    private static Optional<Choice> choice(Milestone milestone, List<Seated> rows, Sheet sheet) {
-        List<Seated> asked = rows.stream()
-                .filter(row -> sheet.assigned(row.player()).containsKey(milestone.id()))
-                .toList();
-        if (asked.isEmpty()) {
-            return Optional.empty();
-        }
-        List<Standing> standings = asked.stream()
-                .map(row -> sheet.standing(row.player(), milestone.id()))
-                .toList();
-        LocalDate due = asked.stream()
-                .map(row -> sheet.assigned(row.player()).get(milestone.id()))
-                .map(Assignment::dueOn)
-                .min(Comparator.naturalOrder())
-                .orElseThrow();
-        return Optional.of(new Choice(
-                milestone.id(),
-                milestone.kind(),
-                milestone.shortName(),
-                milestone.title(),
-                due,
-                (int) standings.stream().filter(Standing::isOpen).count(),
-                (int) standings.stream().filter(Standing::isPassed).count(),
-                standings.size()));
+    List<Choice> choices(@AuthenticationPrincipal SignedIn person, @ParameterObject ScopeRequest scope) {
+        return desk.choices(person.programId(), scope.toScope(catalog));
     }
 
     @GetMapping("/run/{milestoneId}")
@@ -163,94 +38,7 @@ class HearController {
     RunView run(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID milestoneId,
-            @ParameterObject ScopeRequest request) {
-        UUID programId = person.programId();
-        LocalDate today = office.today(programId);
-        SectionScope scope = request.toScope(catalog);
-        Milestone milestone = library.milestone(programId, milestoneId);
-        List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, today);
-        List<Seated> rows = runs.seated(programId, seats, scope, today).stream()
-                .filter(row -> milestone.isFor(row.seat().instrument()))
-                .toList();
-        Sheet sheet = progress.sheet(programId, seats, today, List.of(milestoneId));
-        Queue queue = runs.queue(programId, rows, today);
-        Map<UUID, Seated> byStudent =
-                rows.stream().collect(Collectors.toMap(row -> row.student().id(), Function.identity()));
-        Map<UUID, String> classNames =
-                rosters.classes(programId).stream().collect(Collectors.toMap(SchoolClass::id, SchoolClass::name));
-        Map<UUID, TestFacts> tests = library.tests(programId, List.of(milestoneId));
-        UUID lineId = Optional.ofNullable(tests.get(milestoneId))
-                .flatMap(TestFacts::lineId)
-                .orElse(milestoneId);
-        Map<UUID, LineFacts> lines = library.lines(programId, List.of(lineId));
-        List<MilestoneOrder> reaching = orders.of(programId, List.of(milestoneId));
-        Spelling spelling = checks.spelling(programId);
-        return new RunView(
-                worded(programId, MilestoneView.of(milestone, lines, tests, library.books(programId))),
-                (int) runs.perStudent(programId, milestone).toSeconds(),
-                runs.countInMeasures(programId),
-                queue.order().stream()
-                        .filter(id -> sheet.standing(byStudent.get(id).player(), milestoneId)
-                                .isOpen())
-                        .toList(),
-                rows.stream()
-                        .map(row -> playerView(
-                                row,
-                                sheet.standing(row.player(), milestoneId),
-                                queue.lastHeardOn().get(row.student().id()),
-                                today,
-                                lines.get(lineId),
-                                spelling,
-                                carried(programId, reaching, row.seat()),
-                                classNames))
-                        .toList());
-    }
-
-    /** A check as the programme's schools word it. */
-    private MilestoneView worded(UUID programId, MilestoneView view) {
-        return view.kind() == MilestoneKind.TECHNIQUE_CHECK
-                ? checks.criteria(programId, view.id()).map(view::worded).orElse(view)
-                : view;
-    }
-
-    private CarriedView carried(UUID programId, List<MilestoneOrder> reaching, Seat seat) {
-        return reaching.stream()
-                .filter(order -> order.reaches(seat, catalog))
-                .flatMap(order -> Carried.closest(order.carried(), seat, catalog).stream())
-                .findFirst()
-                .map(carried -> new CarriedView(
-                        carried.lineId()
-                                .map(id -> library.milestone(programId, id).title())
-                                .orElse(null),
-                        carried.place(),
-                        carried.pattern(),
-                        carried.drill()))
-                .orElse(null);
-    }
-
-    private PlayerView playerView(
-            Seated row,
-            Standing standing,
-            LocalDate lastHeardOn,
-            LocalDate today,
-            LineFacts line,
-            Spelling spelling,
-            CarriedView carried,
-            Map<UUID, String> classNames) {
-        Instrument instrument = catalog.withCode(row.seat().instrument());
-        return new PlayerView(
-                row.student().id(),
-                row.student().name(),
-                row.seat().classId(),
-                instrument.code(),
-                instrument.name(),
-                row.seat().division(),
-                row.otherClasses().stream().map(classNames::get).sorted().toList(),
-                line == null || !instrument.pitched()
-                        ? null
-                        : instrument.writtenKey(line.concertKey(), spelling).name(),
-                lastHeardOn == null ? null : (int) ChronoUnit.DAYS.between(lastHeardOn, today),
-                carried,
-                StandingView.of(standing));
+            @ParameterObject ScopeRequest scope) {
+        return desk.run(person.programId(), milestoneId, scope.toScope(catalog));
     }
 }

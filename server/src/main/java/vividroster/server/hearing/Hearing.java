@@ -226,9 +226,10 @@ public class Hearing {
                 .toList();
     }
 
+    /** The latest attempts of each player with each of these milestones, corrections among them, latest first. */
     @Transactional(readOnly = true)
-    public List<HeardAttempt> ofStudent(UUID programId, UUID studentId) {
-        return queries.findOfStudent(programId, studentId);
+    public List<HeardAttempt> latest(UUID programId, Map<Player, Set<UUID>> asked, int most) {
+        return queries.findLatest(programId, asked, most);
     }
 
     @Transactional(readOnly = true)

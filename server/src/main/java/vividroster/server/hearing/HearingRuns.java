@@ -2,7 +2,9 @@ package vividroster.server.hearing;
 
 import java.time.Duration;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,6 +15,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.progress.Attempt;
+import vividroster.core.progress.AttemptLedger;
+import vividroster.core.progress.Trail;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.testing.FairOrder;
@@ -32,6 +37,7 @@ public class HearingRuns {
     private static final int SECONDS_PER_CRITERION = 6;
 
     private final AttemptQueries queries;
+    private final TrailQueries trails;
     private final Rosters rosters;
     private final Library library;
     private final InstrumentCatalog catalog;
@@ -40,6 +46,7 @@ public class HearingRuns {
 
     HearingRuns(
             AttemptQueries queries,
+            TrailQueries trails,
             Rosters rosters,
             Library library,
             InstrumentCatalog catalog,
@@ -47,6 +54,7 @@ public class HearingRuns {
             LineTimes lineTimes) {
         this.lineTimes = lineTimes;
         this.queries = queries;
+        this.trails = trails;
         this.rosters = rosters;
         this.library = library;
         this.catalog = catalog;
@@ -64,7 +72,10 @@ public class HearingRuns {
     @Transactional(readOnly = true)
     public List<Seated> seated(UUID programId, List<Seat> seats, SectionScope scope, LocalDate on) {
         Set<UUID> ids = seats.stream().map(Seat::studentId).collect(Collectors.toSet());
-        Map<UUID, Student> students = rosters.students(programId, ids);
+        return seated(rosters.students(programId, ids), seats, scope, on);
+    }
+
+    private List<Seated> seated(Map<UUID, Student> students, List<Seat> seats, SectionScope scope, LocalDate on) {
         Map<UUID, List<Seat>> byStudent =
                 seats.stream().filter(seat -> seat.isHeldOn(on)).collect(Collectors.groupingBy(Seat::studentId));
         Comparator<Seated> scoreOrder = Comparator.<Seated>comparingInt(
@@ -88,19 +99,50 @@ public class HearingRuns {
                 .toList();
     }
 
+    /** The students of each class in score order; who sits in two classes stands in both. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<Seated>> seatedByClass(UUID programId, List<Seat> seats, LocalDate on) {
+        Map<UUID, Student> students =
+                rosters.students(programId, seats.stream().map(Seat::studentId).collect(Collectors.toSet()));
+        return seats.stream()
+                .map(Seat::classId)
+                .distinct()
+                .collect(Collectors.toMap(id -> id, id -> seated(students, seats, new SectionScope.Tutti(id), on)));
+    }
+
     /** @param lastHeardOn last day each student played for anyone, students never heard left out */
     public record Queue(List<UUID> order, Map<UUID, LocalDate> lastHeardOn) {}
 
     @Transactional(readOnly = true)
     public Queue queue(UUID programId, List<Seated> inSeating, LocalDate on) {
         List<UUID> ids = inSeating.stream().map(s -> s.student().id()).toList();
-        Map<UUID, LocalDate> lastHeard = queries.findLastHeard(programId, ids, on);
-        Optional<UUID> firstLastTime = queries.findFirstOfLastRun(programId, ids, on);
+        Map<UUID, List<Trail>> ofStudents = trails.findAll(programId, ids);
+        Map<UUID, LocalDate> lastHeard = lastHeard(ofStudents, on);
+        Optional<UUID> firstLastTime = firstOfLastRun(programId, ofStudents, on);
         List<UUID> order = FairOrder.of(ids.stream()
                 .map(id -> new FairOrder.Candidate(
                         id, Optional.ofNullable(lastHeard.get(id)), firstLastTime.equals(Optional.of(id))))
                 .toList());
         return new Queue(order, lastHeard);
+    }
+
+    private static Map<UUID, LocalDate> lastHeard(Map<UUID, List<Trail>> trails, LocalDate on) {
+        Map<UUID, LocalDate> last = new HashMap<>();
+        trails.forEach((student, ofStudent) -> ofStudent.stream()
+                .flatMap(trail -> trail.lastTriedOn(on).stream())
+                .max(Comparator.naturalOrder())
+                .ifPresent(day -> last.put(student, day)));
+        return last;
+    }
+
+    /** Who of these students was heard first on the last day before a day when any of them was heard. */
+    private Optional<UUID> firstOfLastRun(UUID programId, Map<UUID, List<Trail>> ofStudents, LocalDate before) {
+        return lastHeard(ofStudents, before.minusDays(1)).values().stream()
+                .max(Comparator.naturalOrder())
+                .flatMap(day -> AttemptLedger.standing(queries.findOnDay(programId, ofStudents.keySet(), day)).stream()
+                        .filter(attempt -> attempt.outcome().isTry())
+                        .findFirst()
+                        .map(Attempt::studentId));
     }
 
     /** 1 or 2, as the programme counts in. */
@@ -112,18 +154,31 @@ public class HearingRuns {
     /** How long one student takes with this milestone. */
     @Transactional(readOnly = true)
     public Duration perStudent(UUID programId, Milestone milestone) {
-        Map<UUID, TestFacts> tests = library.tests(programId, List.of(milestone.id()));
-        UUID lineId = Optional.ofNullable(tests.get(milestone.id()))
-                .flatMap(TestFacts::lineId)
-                .orElse(milestone.id());
-        LineFacts line = library.lines(programId, List.of(lineId)).get(lineId);
-        if (line == null) {
-            return time.ofCheck(Math.max(1, milestone.criteria().size()), SECONDS_PER_CRITERION);
-        }
-        return lineTimes
-                .playingSeconds(programId, lineId)
-                .map(time::ofPlaying)
-                .orElseGet(() ->
-                        time.ofFacts(line.played(), line.meter(), line.tempo(), lineTimes.countInMeasures(programId)));
+        return perStudent(programId, List.of(milestone)).get(milestone.id());
+    }
+
+    /** How long one student takes with each of these milestones, by id. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Duration> perStudent(UUID programId, Collection<Milestone> milestones) {
+        Map<UUID, TestFacts> tests =
+                library.tests(programId, milestones.stream().map(Milestone::id).toList());
+        Map<UUID, UUID> lineIds = milestones.stream()
+                .collect(Collectors.toMap(
+                        Milestone::id,
+                        m -> Optional.ofNullable(tests.get(m.id()))
+                                .flatMap(TestFacts::lineId)
+                                .orElse(m.id())));
+        Map<UUID, LineFacts> lines = library.lines(programId, Set.copyOf(lineIds.values()));
+        Map<UUID, Double> seconds = lineTimes.playingSeconds(programId, lines.keySet());
+        int countIn = lineTimes.countInMeasures(programId);
+        return milestones.stream().collect(Collectors.toMap(Milestone::id, m -> {
+            LineFacts line = lines.get(lineIds.get(m.id()));
+            if (line == null) {
+                return time.ofCheck(Math.max(1, m.criteria().size()), SECONDS_PER_CRITERION);
+            }
+            return seconds.containsKey(line.milestoneId())
+                    ? time.ofPlaying(seconds.get(line.milestoneId()))
+                    : time.ofFacts(line.played(), line.meter(), line.tempo(), countIn);
+        }));
     }
 }

@@ -1,8 +1,11 @@
 package vividroster.server.hearing;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -17,11 +20,12 @@ import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
-import vividroster.core.progress.Attempt;
 import vividroster.core.progress.BeltLadder;
+import vividroster.core.progress.Pressing.Asked;
 import vividroster.core.progress.Standing;
 import vividroster.core.progress.Standings;
 import vividroster.core.progress.Standings.Terms;
+import vividroster.core.progress.Trail;
 import vividroster.core.roster.Seat;
 import vividroster.core.season.Assignment;
 import vividroster.core.season.MilestoneOrder;
@@ -33,13 +37,13 @@ import vividroster.server.season.Orders;
 @Service
 public class Progress {
 
-    private final AttemptQueries attempts;
+    private final TrailQueries trailQueries;
     private final Library library;
     private final Orders orders;
     private final InstrumentCatalog catalog;
 
-    Progress(AttemptQueries attempts, Library library, Orders orders, InstrumentCatalog catalog) {
-        this.attempts = attempts;
+    Progress(TrailQueries trailQueries, Library library, Orders orders, InstrumentCatalog catalog) {
+        this.trailQueries = trailQueries;
         this.library = library;
         this.orders = orders;
         this.catalog = catalog;
@@ -50,7 +54,7 @@ public class Progress {
      *
      * @param milestones every milestone that is set, fills a belt or was asked for, by id in shelf order
      * @param assignments what is set for each player
-     * @param standings of each player with each of the milestones; a belt counts as passed when it is earned
+     * @param standings of each player with each of the milestones; a belt that is set counts as passed when it is earned
      */
     public record Sheet(
             Map<UUID, Milestone> milestones,
@@ -65,57 +69,166 @@ public class Progress {
         public Map<UUID, Assignment> assigned(Player player) {
             return assignments.getOrDefault(player, Map.of());
         }
+
+        /** Where a player stands with everything that is set for them, belts among it. */
+        public Map<UUID, Standing> setFor(Player player) {
+            Map<UUID, Standing> set = new HashMap<>();
+            assigned(player).keySet().forEach(id -> set.put(id, standing(player, id)));
+            return set;
+        }
+
+        /** What is set for any of these players, belts aside, in shelf order. */
+        public List<Asked> asked(Collection<Player> players) {
+            Map<UUID, List<Player>> byMilestone = new HashMap<>();
+            players.forEach(player -> assigned(player)
+                    .keySet()
+                    .forEach(id -> byMilestone
+                            .computeIfAbsent(id, m -> new ArrayList<>())
+                            .add(player)));
+            return milestones.values().stream()
+                    .filter(m -> m.kind() != MilestoneKind.BELT && byMilestone.containsKey(m.id()))
+                    .map(m -> new Asked(
+                            m.id(),
+                            byMilestone.get(m.id()).stream()
+                                    .map(player -> assigned(player).get(m.id()).dueOn())
+                                    .min(Comparator.naturalOrder())
+                                    .orElseThrow(),
+                            byMilestone.get(m.id()).stream()
+                                    .map(player -> standing(player, m.id()))
+                                    .toList()))
+                    .toList();
+        }
     }
 
     /**
+     * What a page asks.
+     *
      * @param seats all seats of the students asked about, in any class
+     * @param on orders and attempts of later days are left out, and orders of other school years
      * @param also milestones wanted on the sheet whether set or not
+     * @param only where not empty, nothing but these milestones is answered
+     * @param belts whether belts and what fills them are answered too
+     * @param acrossAll whether what is set for one student is answered for every other as well, as a board shows it
      */
+    public record Question(
+            Collection<Seat> seats,
+            LocalDate on,
+            Collection<UUID> also,
+            Optional<Set<UUID>> only,
+            boolean belts,
+            boolean acrossAll) {
+
+        /** What is set for each student, and nothing else. */
+        public static Question of(Collection<Seat> seats, LocalDate on) {
+            return new Question(seats, on, List.of(), Optional.empty(), false, false);
+        }
+
+        /** One milestone, for every student. */
+        public static Question of(Collection<Seat> seats, LocalDate on, UUID milestoneId) {
+            return new Question(seats, on, List.of(milestoneId), Optional.of(Set.of(milestoneId)), false, true);
+        }
+
+        public Question also(Collection<UUID> more) {
+            return new Question(seats, on, more, only, belts, acrossAll);
+        }
+
+        public Question withBelts() {
+            return new Question(seats, on, also, only, true, acrossAll);
+        }
+
+        public Question forEverybody() {
+            return new Question(seats, on, also, only, belts, true);
+        }
+    }
+
     @Transactional(readOnly = true)
-    public Sheet sheet(UUID programId, Collection<Seat> seats, LocalDate on, Collection<UUID> also) {
+    public Sheet sheet(UUID programId, Question question) {
+        Collection<Seat> seats = question.seats();
+        LocalDate on = question.on();
         Set<String> instruments = seats.stream().map(Seat::instrument).collect(Collectors.toSet());
         Set<UUID> classIds = seats.stream().map(Seat::classId).collect(Collectors.toSet());
-        Set<UUID> students = seats.stream().map(Seat::studentId).collect(Collectors.toSet());
-        List<MilestoneOrder> reaching = orders.reaching(programId, classIds);
+        List<MilestoneOrder> reaching = orders.reaching(programId, classIds, on);
         List<Belt> belts = library.belts(programId, instruments);
-
-        Set<UUID> ids = new LinkedHashSet<>(also);
-        reaching.forEach(order -> ids.add(order.milestoneId()));
-        belts.forEach(
-                belt -> belt.slots().forEach(slot -> ids.addAll(slot.fillings().values())));
-        Map<UUID, Milestone> milestones = new LinkedHashMap<>();
-        library.milestones(programId, ids).forEach(m -> milestones.put(m.id(), m));
+        Map<UUID, Milestone> milestones = milestones(programId, question, reaching, belts);
 
         OrderBook book = new OrderBook(reaching, milestones.values(), belts, catalog);
-        Map<UUID, Map<UUID, List<Attempt>>> heard = attempts.find(programId, students, ids).stream()
-                .collect(Collectors.groupingBy(Attempt::studentId, Collectors.groupingBy(Attempt::milestoneId)));
-
         Map<Player, Map<UUID, Assignment>> assignments = new HashMap<>();
+        seats.stream()
+                .collect(Collectors.groupingBy(seat -> new Player(seat.studentId(), seat.instrument())))
+                .forEach((player, held) -> assignments.put(player, book.assignments(held, on)));
+        Map<Player, Set<UUID>> wanted = wanted(question, milestones, belts, assignments);
+        Map<UUID, Set<UUID>> byStudent = new HashMap<>();
+        wanted.forEach((player, ids) -> byStudent
+                .computeIfAbsent(player.studentId(), id -> new HashSet<>())
+                .addAll(ids));
+        Map<UUID, Map<UUID, Trail>> trails = trailQueries.find(programId, byStudent);
+
         Map<Player, Map<UUID, Standing>> standings = new HashMap<>();
-        Map<Player, List<Seat>> seatsByPlayer =
-                seats.stream().collect(Collectors.groupingBy(seat -> new Player(seat.studentId(), seat.instrument())));
-        seatsByPlayer.forEach((player, held) -> {
-            Map<UUID, Assignment> assigned = book.assignments(held, on);
-            assignments.put(player, assigned);
-            Map<UUID, List<Attempt>> own = heard.getOrDefault(player.studentId(), Map.of());
+        wanted.forEach((player, ids) -> {
+            Map<UUID, Assignment> assigned = assignments.get(player);
+            Map<UUID, Trail> own = trails.getOrDefault(player.studentId(), Map.of());
             Map<UUID, Standing> standing = new HashMap<>();
-            milestones.values().stream()
-                    .filter(m -> m.kind() != MilestoneKind.BELT)
-                    .forEach(m -> standing.put(
-                            m.id(),
-                            Standings.of(
-                                    m,
-                                    own.getOrDefault(m.id(), List.of()),
-                                    player.instrument(),
-                                    terms(assigned.get(m.id())),
-                                    on)));
+            ids.forEach(id -> standing.put(
+                    id,
+                    Standings.of(
+                            milestones.get(id),
+                            own.getOrDefault(id, Trail.EMPTY),
+                            player.instrument(),
+                            terms(assigned.get(id)),
+                            on)));
             belts.stream()
-                    .filter(belt -> milestones.containsKey(belt.id()))
+                    .filter(belt -> assigned.containsKey(belt.id()))
                     .forEach(belt ->
                             standing.put(belt.id(), beltStanding(belt, player, standing, assigned.get(belt.id()), on)));
             standings.put(player, standing);
         });
         return new Sheet(milestones, belts, assignments, standings);
+    }
+
+    /** Every milestone a student was ever heard with, and on which instruments; what was undone counts too. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<String>> heardOn(UUID programId, UUID studentId) {
+        return trailQueries.findInstruments(programId, studentId);
+    }
+
+    private Map<UUID, Milestone> milestones(
+            UUID programId, Question question, List<MilestoneOrder> reaching, List<Belt> belts) {
+        Set<UUID> ids = new LinkedHashSet<>(question.also());
+        if (question.only().isEmpty()) {
+            Set<UUID> ordered =
+                    reaching.stream().map(MilestoneOrder::milestoneId).collect(Collectors.toSet());
+            ids.addAll(ordered);
+            belts.stream()
+                    .filter(belt -> question.belts() || ordered.contains(belt.id()))
+                    .forEach(belt -> belt.slots()
+                            .forEach(slot -> ids.addAll(slot.fillings().values())));
+        }
+        Map<UUID, Milestone> milestones = new LinkedHashMap<>();
+        library.milestones(programId, ids).forEach(m -> milestones.put(m.id(), m));
+        return milestones;
+    }
+
+    /** Of which milestones each player's standing is asked; belts follow from them and are not among them. */
+    private static Map<Player, Set<UUID>> wanted(
+            Question question,
+            Map<UUID, Milestone> milestones,
+            List<Belt> belts,
+            Map<Player, Map<UUID, Assignment>> assignments) {
+        Set<UUID> everybodys = new HashSet<>(question.also());
+        if (question.acrossAll()) {
+            assignments.values().forEach(assigned -> everybodys.addAll(assigned.keySet()));
+        }
+        Map<Player, Set<UUID>> wanted = new HashMap<>();
+        assignments.forEach((player, assigned) -> {
+            Set<UUID> ids = new HashSet<>(everybodys);
+            ids.addAll(assigned.keySet());
+            if (question.belts()) {
+                belts.forEach(belt -> ids.addAll(belt.milestonesFor(player.instrument())));
+            }
+            ids.removeIf(id -> !milestones.containsKey(id) || milestones.get(id).kind() == MilestoneKind.BELT);
+            wanted.put(player, ids);
+        });
+        return wanted;
     }
 
     /** Where one player stands with one milestone. */
@@ -126,13 +239,16 @@ public class Progress {
                 .toList();
         Set<UUID> orderable = holding.stream().map(Belt::id).collect(Collectors.toSet());
         orderable.add(milestone.id());
-        OrderBook book = new OrderBook(orders.of(programId, orderable), List.of(milestone), holding, catalog);
+        OrderBook book = new OrderBook(orders.of(programId, orderable, on), List.of(milestone), holding, catalog);
         List<Seat> held = seats.stream()
                 .filter(seat -> seat.instrument().equals(player.instrument()))
                 .toList();
         return Standings.of(
                 milestone,
-                attempts.find(programId, Set.of(player.studentId()), Set.of(milestone.id())),
+                trailQueries
+                        .find(programId, Map.of(player.studentId(), Set.of(milestone.id())))
+                        .getOrDefault(player.studentId(), Map.of())
+                        .getOrDefault(milestone.id(), Trail.EMPTY),
                 player.instrument(),
                 terms(book.assignments(held, on).get(milestone.id())),
                 on);
@@ -144,10 +260,6 @@ public class Progress {
 
     private static Standing beltStanding(
             Belt belt, Player player, Map<UUID, Standing> standings, Assignment assignment, LocalDate on) {
-        boolean earned = BeltLadder.isEarned(belt, player.instrument(), standings);
-        boolean set = assignment != null;
-        Standing.State state = earned ? Standing.State.PASSED : set ? Standing.State.SET : Standing.State.NOT_SET;
-        boolean carriedOver = !earned && set && on.isAfter(assignment.dueOn());
-        return new Standing(state, 0, carriedOver, false, Optional.empty(), Optional.empty(), 0);
+        return BeltLadder.standing(belt, player.instrument(), standings, assignment.dueOn(), on);
     }
 }

@@ -46,16 +46,22 @@ public class LineTimes implements PlayedMeasures {
         return told;
     }
 
-    /** Seconds of playing with the count-in; empty where only facts are kept, or there is no way through. */
+    /** Seconds of playing with the count-in; lines of which only facts are kept, or without a way through, are left out. */
     @Transactional(readOnly = true)
-    public Optional<Double> playingSeconds(UUID programId, UUID lineId) {
+    public Map<UUID, Double> playingSeconds(UUID programId, Collection<UUID> lineIds) {
+        Map<UUID, Double> seconds = new HashMap<>();
+        Map<UUID, Source> sources = notations.sources(programId, lineIds);
+        if (sources.isEmpty()) {
+            return seconds;
+        }
         Conventions conventions = chosen.of(programId);
-        return notations
-                .source(programId, lineId)
-                .flatMap(notations::readable)
+        sources.forEach((id, source) -> notations
+                .readable(source)
                 .map(score -> TimedView.of(score.sounding(), conventions.timing()))
                 .filter(view -> view.roadmap().isPresent())
-                .map(view -> view.timeline().seconds() + Entry.countInSeconds(view, conventions.countInMeasures()));
+                .ifPresent(view -> seconds.put(
+                        id, view.timeline().seconds() + Entry.countInSeconds(view, conventions.countInMeasures()))));
+        return seconds;
     }
 
     /** 1 or 2. */

@@ -93,7 +93,7 @@ class Tracks {
     ClassTrack of(UUID programId, UUID classId, UUID lineId, Stage stage, Conventions conventions) {
         Set<String> instruments = instruments(programId, classId);
         LocalDate today = office.today(programId);
-        List<MilestoneOrder> set = orders.reaching(programId, List.of(classId));
+        List<MilestoneOrder> set = orders.ever(programId, List.of(classId));
         Set<UUID> ids = set.stream().map(MilestoneOrder::milestoneId).collect(Collectors.toSet());
         Map<UUID, Source> sources = notations.sources(programId, ids);
         Map<UUID, LineFacts> facts = library.lines(programId, ids);

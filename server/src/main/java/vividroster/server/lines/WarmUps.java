@@ -175,7 +175,7 @@ class WarmUps {
     private Asked week(UUID programId, UUID classId, LocalDate monday, List<Instrument> instruments) {
         Conventions conventions = chosen.of(programId);
         Stage stage = tracks.stage(programId, classId);
-        Set<UUID> lines = orders.reaching(programId, List.of(classId)).stream()
+        Set<UUID> lines = orders.reaching(programId, List.of(classId), monday).stream()
                 .filter(o ->
                         !o.setOn().isAfter(monday.plusDays(DAYS)) && !o.dueOn().isBefore(monday))
                 .map(MilestoneOrder::milestoneId)

@@ -6,13 +6,16 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
 import vividroster.core.season.SchoolYear;
+import vividroster.core.season.SchoolYears;
 import vividroster.server.office.ProgramQueries.ProgramRow;
+import vividroster.server.office.ProgramQueries.YearRow;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 
@@ -22,8 +25,6 @@ public class Office {
 
     private final ProgramQueries queries;
     private final Clock clock;
-    /** Name, zone and fixed day of a programme never change while it is there. */
-    private final Map<UUID, ProgramRow> programs = new ConcurrentHashMap<>();
 
     Office(ProgramQueries queries) {
         this.queries = queries;
@@ -81,13 +82,44 @@ public class Office {
                 .toInstant();
     }
 
+    /** The school year of today. */
     @Transactional(readOnly = true)
     public SchoolYear year(UUID programId) {
-        return queries.findYear(programId, today(programId))
-                .orElseThrow(() -> Problem.notFound("This programme has no school year yet."));
+        return year(programId, today(programId));
     }
 
+    /** The school year a day belongs to. @throws Problem where no year is laid */
+    @Transactional(readOnly = true)
+    public SchoolYear year(UUID programId, LocalDate day) {
+        return queries.whole(programId, yearAt(programId, day).orElseThrow(Office::noYear));
+    }
+
+    /** The id of the school year a day belongs to; empty where no year is laid. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> yearId(UUID programId, LocalDate day) {
+        return yearAt(programId, day).map(YearRow::id);
+    }
+
+    private Optional<YearRow> yearAt(UUID programId, LocalDate day) {
+        return SchoolYears.at(queries.findYears(programId), YearRow::span, day);
+    }
+
+    private static Problem noYear() {
+        return Problem.notFound("This programme has no school year yet.");
+    }
+
+    /** Read once in a request and kept no longer, since another instance may change it. */
     private ProgramRow program(UUID programId) {
-        return programs.computeIfAbsent(programId, queries::find);
+        RequestAttributes request = RequestContextHolder.getRequestAttributes();
+        if (request == null) {
+            return queries.find(programId);
+        }
+        String key = "program " + programId;
+        if (request.getAttribute(key, RequestAttributes.SCOPE_REQUEST) instanceof ProgramRow known) {
+            return known;
+        }
+        ProgramRow read = queries.find(programId);
+        request.setAttribute(key, read, RequestAttributes.SCOPE_REQUEST);
+        return read;
     }
 }

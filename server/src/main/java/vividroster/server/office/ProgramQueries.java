@@ -1,15 +1,15 @@
 package vividroster.server.office;
 
-import java.sql.Array;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import vividroster.core.season.SchoolYear;
 import vividroster.core.season.SchoolYear.Entry;
 import vividroster.core.season.SchoolYear.EntryKind;
+import vividroster.core.season.SchoolYears;
+import vividroster.server.platform.Rows;
 
 @Repository
 class ProgramQueries {
@@ -22,7 +22,7 @@ class ProgramQueries {
 
     record ProgramRow(UUID id, String name, String zone, LocalDate fixedToday) {}
 
-    private record YearRow(UUID id, LocalDate first, LocalDate last, List<String> rotation) {}
+    record YearRow(UUID id, SchoolYears.Span span, List<String> rotation) {}
 
     boolean anyProgram() {
         return jdbc.sql("select exists (select 1 from program)")
@@ -76,27 +76,24 @@ class ProgramQueries {
                 .update();
     }
 
-    /** The latest school year that has begun by a day, else the first one. */
-    Optional<SchoolYear> findYear(UUID programId, LocalDate on) {
-        Optional<YearRow> year = jdbc.sql("""
+    /** By first day. */
+    List<YearRow> findYears(UUID programId) {
+        return jdbc.sql("""
                         select id, first_day, last_day, rotation
                         from school_year
                         where program_id = :programId
-                        order by first_day <= :on desc, abs(first_day - :on::date)
-                        limit 1
+                        order by first_day
                         """)
                 .param("programId", programId)
-                .param("on", on)
-                .query((row, n) -> {
-                    Array rotation = row.getArray("rotation");
-                    return new YearRow(
-                            row.getObject("id", UUID.class),
-                            row.getObject("first_day", LocalDate.class),
-                            row.getObject("last_day", LocalDate.class),
-                            List.of((String[]) rotation.getArray()));
-                })
-                .optional();
-        return year.map(y -> new SchoolYear(y.first(), y.last(), entries(programId, y.id()), y.rotation()));
+                .query((row, n) -> new YearRow(
+                        Rows.id(row, "id"),
+                        new SchoolYears.Span(Rows.day(row, "first_day"), Rows.day(row, "last_day")),
+                        Rows.texts(row, "rotation")))
+                .list();
+    }
+
+    SchoolYear whole(UUID programId, YearRow year) {
+        return new SchoolYear(year.span().first(), year.span().last(), entries(programId, year.id()), year.rotation());
     }
 
     private List<Entry> entries(UUID programId, UUID yearId) {

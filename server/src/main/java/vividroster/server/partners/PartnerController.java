@@ -251,7 +251,7 @@ class PartnerController {
                                 .map(turn -> turn(turn, findings, known))
                                 .toList()))
                         .toList(),
-                orders.of(programId, List.of(milestone.id())).stream()
+                orders.of(programId, List.of(milestone.id()), check.heldOn()).stream()
                         .filter(order -> seats.values().stream().anyMatch(seat -> order.reaches(seat, catalog)))
                         .anyMatch(order -> order.evidence().contains(Evidence.PARTNER_CHECK)));
     }

@@ -8,6 +8,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.namedparam.MapSqlParameterSource;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.jdbc.core.namedparam.SqlParameterSource;
@@ -58,12 +59,16 @@ class RosterQueries {
     /**
      * All seats, in any class and at any time, of students who hold a seat in a scope on a day.
      *
-     * @param classId null for every class
+     * @param classIds null for every class
      * @param instruments empty for every instrument
      * @param division null for every division
      */
     List<Seat> findSeatsOfStudentsIn(
-            UUID programId, UUID classId, Collection<String> instruments, String division, LocalDate day) {
+            UUID programId,
+            @Nullable Collection<UUID> classIds,
+            Collection<String> instruments,
+            @Nullable String division,
+            LocalDate day) {
         return jdbc.sql("""
                         select student_id, class_id, instrument, division, starts_on, ends_on
                         from seat
@@ -72,14 +77,14 @@ class RosterQueries {
                             select student_id
                             from seat
                             where program_id = :programId
-                              and (:classId::uuid is null or class_id = :classId)
+                              and (:classIds::uuid[] is null or class_id = any(:classIds))
                               and (cardinality(:instruments::text[]) = 0 or instrument = any(:instruments))
                               and (:division::text is null or division = :division)
                               and starts_on <= :day
                               and (ends_on is null or ends_on >= :day))
                         """)
                 .param("programId", programId)
-                .param("classId", classId, java.sql.Types.OTHER)
+                .param("classIds", classIds == null ? null : Rows.array(classIds), java.sql.Types.ARRAY)
                 .param("instruments", instruments.toArray(String[]::new))
                 .param("division", division)
                 .param("day", day)

@@ -63,7 +63,17 @@ public class Rosters {
                 ? section.division().orElse(null)
                 : null;
         return roster.findSeatsOfStudentsIn(
-                programId, classId, ScopeRequest.instruments(scope, catalog), division, day);
+                programId,
+                classId == null ? null : List.of(classId),
+                ScopeRequest.instruments(scope, catalog),
+                division,
+                day);
+    }
+
+    /** All seats, in any class, of the students who sit in any of these classes on a day. */
+    @Transactional(readOnly = true)
+    public List<Seat> seatsOfStudentsIn(UUID programId, Collection<UUID> classIds, LocalDate day) {
+        return roster.findSeatsOfStudentsIn(programId, classIds, List.of(), null, day);
     }
 
     /** Every seat held on a day, in every class. */

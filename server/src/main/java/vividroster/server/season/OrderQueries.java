@@ -10,9 +10,12 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import vividroster.core.instrument.Family;
@@ -41,47 +44,81 @@ class OrderQueries {
     private record Row(
             UUID id, UUID milestoneId, LocalDate setOn, LocalDate dueOn, Set<Evidence> evidence, SectionScope scope) {}
 
-    /** Orders not withdrawn with a scope in one of these classes or across classes. */
-    List<MilestoneOrder> findReaching(UUID programId, Collection<UUID> classIds) {
+    /**
+     * Orders not withdrawn with a scope in one of these classes or across classes; each whole.
+     *
+     * @param yearId null for every school year
+     */
+    List<MilestoneOrder> findReaching(UUID programId, UUID yearId, Collection<UUID> classIds) {
         return orders(
                 programId,
                 jdbc.sql(SELECT + """
                         where o.program_id = :programId
+                          and (:yearId::uuid is null or o.school_year_id = :yearId)
                           and o.withdrawn_at is null
-                          and (s.class_id = any(:classIds) or s.class_id is null)
+                          and exists (
+                            select 1
+                            from order_scope r
+                            where r.program_id = o.program_id and r.order_id = o.id
+                              and (r.class_id = any(:classIds) or r.class_id is null))
                         order by o.due_on, o.id, s.ordinal
                         """)
                         .param("programId", programId)
+                        .param("yearId", yearId, java.sql.Types.OTHER)
                         .param("classIds", Rows.array(classIds))
                         .query(OrderQueries::row)
                         .list());
     }
 
-    /** Orders not withdrawn of any of these milestones. */
-    List<MilestoneOrder> findOf(UUID programId, Collection<UUID> milestoneIds) {
+    /** Orders of a school year, not withdrawn, of any of these milestones. */
+    List<MilestoneOrder> findOf(UUID programId, UUID yearId, Collection<UUID> milestoneIds) {
         return orders(
                 programId,
                 jdbc.sql(SELECT + """
                         where o.program_id = :programId
+                          and o.school_year_id = :yearId
                           and o.withdrawn_at is null
                           and o.milestone_id = any(:milestoneIds)
                         order by o.due_on, o.id, s.ordinal
                         """)
                         .param("programId", programId)
+                        .param("yearId", yearId)
                         .param("milestoneIds", Rows.array(milestoneIds))
                         .query(OrderQueries::row)
                         .list());
     }
 
-    /** False when an order with this id is there already. */
-    boolean insert(UUID programId, MilestoneOrder order, UUID accountId) {
+    /** With its year and also when withdrawn. */
+    Optional<MilestoneOrder> find(UUID programId, UUID orderId) {
+        return orders(
+                        programId,
+                        jdbc.sql(SELECT + "where o.program_id = :programId and o.id = :orderId order by s.ordinal")
+                                .param("programId", programId)
+                                .param("orderId", orderId)
+                                .query(OrderQueries::row)
+                                .list())
+                .stream()
+                .findFirst();
+    }
+
+    /**
+     * False when an order with this id is there already.
+     *
+     * @throws org.springframework.dao.DuplicateKeyException of {@code milestone_order_set_once} when the milestone is set
+     *     for these sections in this year
+     */
+    boolean insert(UUID programId, UUID yearId, MilestoneOrder order, UUID accountId) {
         int inserted = jdbc.sql("""
-                        insert into milestone_order (program_id, id, milestone_id, set_on, due_on, evidence, ordered_by)
-                        values (:programId, :id, :milestoneId, :setOn, :dueOn, :evidence, :accountId)
+                        insert into milestone_order (program_id, id, school_year_id, milestone_id, set_on, due_on, evidence,
+                                                     scopes_key, ordered_by)
+                        values (:programId, :id, :yearId, :milestoneId, :setOn, :dueOn, :evidence, :scopesKey,
+                                :accountId)
                         on conflict (program_id, id) do nothing
                         """)
                 .param("programId", programId)
                 .param("id", order.id())
+                .param("yearId", yearId)
+                .param("scopesKey", scopesKey(order))
                 .param("milestoneId", order.milestoneId())
                 .param("setOn", order.setOn())
                 .param("dueOn", order.dueOn())
@@ -113,6 +150,18 @@ class OrderQueries {
         }
         insertCarried(programId, order);
         return true;
+    }
+
+    /** Its sections in one text, whatever their order. */
+    private static String scopesKey(MilestoneOrder order) {
+        return order.scopes().stream()
+                .map(ScopeRequest::of)
+                .map(scope -> Stream.of(scope.classId(), scope.family(), scope.instrument(), scope.division())
+                        .map(part -> Objects.toString(part, ""))
+                        .collect(Collectors.joining("/")))
+                .sorted()
+                .distinct()
+                .collect(Collectors.joining(","));
     }
 
     private void insertCarried(UUID programId, MilestoneOrder order) {

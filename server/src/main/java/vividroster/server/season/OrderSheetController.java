@@ -82,9 +82,9 @@ class OrderSheetController {
             @RequestParam(required = false) LocalDate on) {
         UUID programId = person.programId();
         LocalDate day = Optional.ofNullable(on).orElseGet(() -> office.today(programId));
-        SchoolYear.Week week = office.year(programId).weekOf(day);
+        SchoolYear.Week week = office.year(programId, day).weekOf(day);
         SchoolClass schoolClass = rosters.schoolClass(programId, classId);
-        List<MilestoneOrder> inWeek = orders.reaching(programId, List.of(classId)).stream()
+        List<MilestoneOrder> inWeek = orders.reaching(programId, List.of(classId), day).stream()
                 .filter(o -> !o.setOn().isAfter(week.friday()) && !o.dueOn().isBefore(week.monday()))
                 .sorted(Comparator.comparing(MilestoneOrder::dueOn))
                 .toList();

@@ -176,7 +176,7 @@ class SeasonController {
             @AuthenticationPrincipal SignedIn person,
             @RequestParam(required = false) UUID classId,
             @RequestParam LocalDate on) {
-        SchoolYear year = office.year(person.programId());
+        SchoolYear year = office.year(person.programId(), on);
         Optional<String> letter = Optional.ofNullable(classId)
                 .flatMap(id -> rosters.schoolClass(person.programId(), id).rotation());
         return new DueDay(year.lastMeeting(letter, year.weekOf(on))
@@ -191,7 +191,7 @@ class SeasonController {
         List<UUID> classIds = classId == null
                 ? rosters.classes(person.programId()).stream().map(c -> c.id()).toList()
                 : List.of(rosters.schoolClass(person.programId(), classId).id());
-        return orders.reaching(person.programId(), classIds).stream()
+        return orders.reaching(person.programId(), classIds, office.today(person.programId())).stream()
                 .sorted(Comparator.comparing(MilestoneOrder::dueOn).thenComparing(MilestoneOrder::setOn))
                 .map(SeasonController::view)
                 .toList();

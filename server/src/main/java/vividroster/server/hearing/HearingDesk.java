@@ -1,0 +1,236 @@
+package vividroster.server.hearing;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.instrument.Instrument;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.Spelling;
+import vividroster.core.progress.Pressing;
+import vividroster.core.progress.Pressing.Asked;
+import vividroster.core.progress.Standing;
+import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
+import vividroster.core.season.Carried;
+import vividroster.core.season.MilestoneOrder;
+import vividroster.server.checks.Checks;
+import vividroster.server.hearing.HearingRuns.Queue;
+import vividroster.server.hearing.HearingRuns.Seated;
+import vividroster.server.hearing.Progress.Question;
+import vividroster.server.hearing.Progress.Sheet;
+import vividroster.server.library.Library;
+import vividroster.server.library.LineFacts;
+import vividroster.server.library.MilestoneView;
+import vividroster.server.library.TestFacts;
+import vividroster.server.office.Office;
+import vividroster.server.platform.Absent;
+import vividroster.server.roster.Rosters;
+import vividroster.server.roster.SchoolClass;
+import vividroster.server.season.Orders;
+
+/** What a director needs to hear a section: what can be heard, and whom with it. */
+@Service
+class HearingDesk {
+
+    private final Rosters rosters;
+    private final Progress progress;
+    private final HearingRuns runs;
+    private final Library library;
+    private final Office office;
+    private final Orders orders;
+    private final Checks checks;
+    private final InstrumentCatalog catalog;
+
+    HearingDesk(
+            Rosters rosters,
+            Progress progress,
+            HearingRuns runs,
+            Library library,
+            Office office,
+            Orders orders,
+            Checks checks,
+            InstrumentCatalog catalog) {
+        this.rosters = rosters;
+        this.progress = progress;
+        this.runs = runs;
+        this.library = library;
+        this.office = office;
+        this.orders = orders;
+        this.checks = checks;
+        this.catalog = catalog;
+    }
+
+    /** @param open players still to pass it */
+    record Choice(
+            UUID milestoneId,
+            MilestoneKind kind,
+            String shortName,
+            String title,
+            LocalDate dueOn,
+            int open,
+            int passed,
+            int asked) {}
+
+    /** @param writtenKey the key this instrument reads; absent where there is no line */
+    record PlayerView(
+            UUID studentId,
+            String name,
+            UUID classId,
+            String instrument,
+            String instrumentName,
+            String division,
+            List<String> alsoIn,
+            @Absent String writtenKey,
+            @Absent Integer daysSinceHeard,
+            @Absent CarriedView carried,
+            StandingView standing) {}
+
+    /** What the check carries for this player's section. */
+    record CarriedView(@Absent String line, String place, String pattern, String drill) {}
+
+    /**
+     * @param queue whom to hear, in fair order: those for whom it is set and still open
+     * @param players everybody in the scope who can take it, in score order
+     */
+    record RunView(
+            MilestoneView milestone,
+            int secondsPerStudent,
+            int countInMeasures,
+            List<UUID> queue,
+            List<PlayerView> players) {}
+
+    /** What can be heard in a scope today, the most pressing first. */
+    @Transactional(readOnly = true)
+    public List<Choice> choices(UUID programId, SectionScope scope) {
+        LocalDate today = office.today(programId);
+        List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, today);
+        List<Seated> rows = runs.seated(programId, seats, scope, today);
+        Sheet sheet = progress.sheet(programId, Question.of(seats, today));
+        return Pressing.of(sheet.asked(rows.stream().map(Seated::player).toList()), today).stream()
+                .map(pressed -> choice(sheet.milestones().get(pressed.asked().milestoneId()), pressed.asked()))
+                .toList();
+    }
+
+    private static Choice choice(Milestone milestone, Asked asked) {
+        return new Choice(
+                milestone.id(),
+                milestone.kind(),
+                milestone.shortName(),
+                milestone.title(),
+                asked.dueOn(),
+                asked.open(),
+                asked.passed(),
+                asked.asked());
+    }
+
+    /** Who is to be heard with a milestone, in fair order. */
+    @Transactional(readOnly = true)
+    public RunView run(UUID programId, UUID milestoneId, SectionScope scope) {
+        LocalDate today = office.today(programId);
+        Milestone milestone = library.milestone(programId, milestoneId);
+        List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, today);
+        List<Seated> rows = runs.seated(programId, seats, scope, today).stream()
+                .filter(row -> milestone.isFor(row.seat().instrument()))
+                .toList();
+        Sheet sheet = progress.sheet(programId, Question.of(seats, today, milestoneId));
+        Queue queue = runs.queue(programId, rows, today);
+        Map<UUID, Seated> byStudent =
+                rows.stream().collect(Collectors.toMap(row -> row.student().id(), Function.identity()));
+        Map<UUID, String> classNames =
+                rosters.classes(programId).stream().collect(Collectors.toMap(SchoolClass::id, SchoolClass::name));
+        Map<UUID, TestFacts> tests = library.tests(programId, List.of(milestoneId));
+        UUID lineId = Optional.ofNullable(tests.get(milestoneId))
+                .flatMap(TestFacts::lineId)
+                .orElse(milestoneId);
+        Map<UUID, LineFacts> lines = library.lines(programId, List.of(lineId));
+        List<MilestoneOrder> reaching = orders.of(programId, List.of(milestoneId), today);
+        Map<UUID, String> carriedLines = titlesOfCarried(programId, reaching);
+        Spelling spelling = checks.spelling(programId);
+        return new RunView(
+                worded(programId, MilestoneView.of(milestone, lines, tests, library.books(programId))),
+                (int) runs.perStudent(programId, milestone).toSeconds(),
+                runs.countInMeasures(programId),
+                queue.order().stream()
+                        .filter(id -> sheet.standing(byStudent.get(id).player(), milestoneId)
+                                .isOpen())
+                        .toList(),
+                rows.stream()
+                        .map(row -> playerView(
+                                row,
+                                sheet.standing(row.player(), milestoneId),
+                                queue.lastHeardOn().get(row.student().id()),
+                                today,
+                                lines.get(lineId),
+                                spelling,
+                                carried(reaching, row.seat(), carriedLines),
+                                classNames))
+                        .toList());
+    }
+
+    /** A check as the programme's schools word it. */
+    private MilestoneView worded(UUID programId, MilestoneView view) {
+        return view.kind() == MilestoneKind.TECHNIQUE_CHECK
+                ? checks.criteria(programId, view.id()).map(view::worded).orElse(view)
+                : view;
+    }
+
+    private Map<UUID, String> titlesOfCarried(UUID programId, List<MilestoneOrder> reaching) {
+        Set<UUID> ids = reaching.stream()
+                .flatMap(order -> order.carried().stream())
+                .flatMap(carried -> carried.lineId().stream())
+                .collect(Collectors.toSet());
+        return ids.isEmpty()
+                ? Map.of()
+                : library.milestones(programId, ids).stream()
+                        .collect(Collectors.toMap(Milestone::id, Milestone::title));
+    }
+
+    private CarriedView carried(List<MilestoneOrder> reaching, Seat seat, Map<UUID, String> titles) {
+        return reaching.stream()
+                .filter(order -> order.reaches(seat, catalog))
+                .flatMap(order -> Carried.closest(order.carried(), seat, catalog).stream())
+                .findFirst()
+                .map(carried -> new CarriedView(
+                        carried.lineId().map(titles::get).orElse(null),
+                        carried.place(),
+                        carried.pattern(),
+                        carried.drill()))
+                .orElse(null);
+    }
+
+    private PlayerView playerView(
+            Seated row,
+            Standing standing,
+            LocalDate lastHeardOn,
+            LocalDate today,
+            LineFacts line,
+            Spelling spelling,
+            CarriedView carried,
+            Map<UUID, String> classNames) {
+        Instrument instrument = catalog.withCode(row.seat().instrument());
+        return new PlayerView(
+                row.student().id(),
+                row.student().name(),
+                row.seat().classId(),
+                instrument.code(),
+                instrument.name(),
+                row.seat().division(),
+                row.otherClasses().stream().map(classNames::get).sorted().toList(),
+                line == null || !instrument.pitched()
+                        ? null
+                        : instrument.writtenKey(line.concertKey(), spelling).name(),
+                lastHeardOn == null ? null : (int) ChronoUnit.DAYS.between(lastHeardOn, today),
+                carried,
+                StandingView.of(standing));
+    }
+}

@@ -1,0 +1,411 @@
+package vividroster.server.podium;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.instrument.Family;
+import vividroster.core.instrument.Instrument;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.outfit.Review;
+import vividroster.core.progress.Capped;
+import vividroster.core.progress.NeedsAttention;
+import vividroster.core.progress.Pressing;
+import vividroster.core.progress.Pressing.Asked;
+import vividroster.core.progress.Pressing.Pressed;
+import vividroster.core.progress.Standing;
+import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
+import vividroster.core.season.SchoolYear;
+import vividroster.server.hearing.HearingRuns;
+import vividroster.server.hearing.HearingRuns.Seated;
+import vividroster.server.hearing.Progress;
+import vividroster.server.hearing.Progress.Question;
+import vividroster.server.hearing.Progress.Sheet;
+import vividroster.server.library.Library;
+import vividroster.server.library.LineFacts;
+import vividroster.server.office.Office;
+import vividroster.server.outfit.Fits;
+import vividroster.server.outfit.StudentVariants;
+import vividroster.server.platform.Absent;
+import vividroster.server.roster.Rosters;
+import vividroster.server.roster.SchoolClass;
+import vividroster.server.wellbeing.PainReport;
+import vividroster.server.wellbeing.PainReports;
+
+/** What a director sees before the first class: every class of a day, from one reading of where everybody stands. */
+@Service
+class Podiums {
+
+    private final Progress progress;
+    private final HearingRuns runs;
+    private final Rosters rosters;
+    private final Library library;
+    private final Office office;
+    private final InstrumentCatalog catalog;
+    private final PainReports painReports;
+    private final StudentVariants variants;
+    private final Fits fits;
+
+    Podiums(
+            Progress progress,
+            HearingRuns runs,
+            Rosters rosters,
+            Library library,
+            Office office,
+            InstrumentCatalog catalog,
+            PainReports painReports,
+            StudentVariants variants,
+            Fits fits) {
+        this.progress = progress;
+        this.runs = runs;
+        this.rosters = rosters;
+        this.library = library;
+        this.office = office;
+        this.catalog = catalog;
+        this.painReports = painReports;
+        this.variants = variants;
+        this.fits = fits;
+    }
+
+    record DivisionView(String name, int students) {}
+
+    /** @param passed of all milestones set for its players; asked how many are set */
+    record SectionView(
+            String instrument,
+            String name,
+            String plural,
+            Family family,
+            int students,
+            int passed,
+            int asked,
+            List<DivisionView> divisions) {}
+
+    record RailView(List<SectionView> sections) {}
+
+    /** @param concertKey absent for what is no line */
+    record TeachView(
+            UUID milestoneId,
+            MilestoneKind kind,
+            String shortName,
+            String title,
+            LocalDate dueOn,
+            @Absent String concertKey,
+            int asked) {}
+
+    /** @param seconds to hear everybody still open */
+    record HearView(
+            UUID milestoneId,
+            MilestoneKind kind,
+            String shortName,
+            String title,
+            LocalDate dueOn,
+            int open,
+            int passed,
+            int asked,
+            int seconds,
+            boolean fits) {}
+
+    record LookAfterView(UUID studentId, String name, String instrumentName, String milestone, int tries) {}
+
+    /** A report that nobody followed up yet; staff only. */
+    record PainNote(UUID studentId, String name, String instrumentName, String place, LocalDate reportedOn) {}
+
+    /** @param studentId whose variant or fit is to be looked at again */
+    record DueReview(UUID studentId, String name, String what, LocalDate reviewOn, boolean overdue) {}
+
+    /** @param moreToHear how many more there are than shown, as the other two */
+    record PodiumClass(
+            UUID classId,
+            String name,
+            String campus,
+            String startsAt,
+            int period,
+            int minutes,
+            int students,
+            List<SectionView> sections,
+            List<TeachView> teach,
+            List<HearView> hear,
+            int moreToHear,
+            int carriedOver,
+            List<LookAfterView> lookAfter,
+            int moreToLookAfter,
+            List<PainNote> pain,
+            List<DueReview> reviews,
+            int moreReviews) {}
+
+    /** @param rotation letter of the day; nextDay the next day any class meets, when none does on this one */
+    record PodiumView(
+            LocalDate on,
+            @Absent String rotation,
+            boolean schoolDay,
+            @Absent String closedFor,
+            @Absent LocalDate nextDay,
+            List<PodiumClass> classes) {}
+
+    /** @param classId empty for all classes, then without progress */
+    @Transactional(readOnly = true)
+    public RailView rail(UUID programId, Optional<UUID> classId, Optional<LocalDate> on) {
+        LocalDate day = on.orElseGet(() -> office.today(programId));
+        if (classId.isPresent()) {
+            SectionScope tutti = new SectionScope.Tutti(classId.get());
+            List<Seat> seats = rosters.seatsOfStudentsIn(programId, tutti, day);
+            return new RailView(sections(
+                    runs.seated(programId, seats, tutti, day), progress.sheet(programId, Question.of(seats, day))));
+        }
+        Map<String, Set<UUID>> students = rosters.seatsOn(programId, day).stream()
+                .collect(Collectors.groupingBy(
+                        Seat::instrument, Collectors.mapping(Seat::studentId, Collectors.toSet())));
+        return new RailView(catalog.inScoreOrder().stream()
+                .filter(i -> students.containsKey(i.code()))
+                .map(i -> new SectionView(
+                        i.code(),
+                        i.name(),
+                        i.plural(),
+                        i.family(),
+                        students.get(i.code()).size(),
+                        0,
+                        0,
+                        List.of()))
+                .toList());
+    }
+
+    /** What one class of the day is drawn from. @param asked what is set for anybody in it, in shelf order */
+    private record OfClass(SchoolClass schoolClass, List<Seated> rows, List<Asked> asked, Capped<Pressed> toHear) {
+
+        List<Asked> current(LocalDate day) {
+            return asked.stream()
+                    .filter(one -> Pressing.isCurrent(one.dueOn(), day))
+                    .sorted(Comparator.comparing(Asked::dueOn))
+                    .toList();
+        }
+    }
+
+    /** What is known of the students and milestones of all classes of the day. */
+    private record OfDay(
+            LocalDate day,
+            Sheet sheet,
+            Map<UUID, LineFacts> lines,
+            Map<UUID, Duration> perStudent,
+            List<PainReport> pain,
+            List<DueReview> reviews) {}
+
+    @Transactional(readOnly = true)
+    public PodiumView podium(UUID programId, Optional<LocalDate> on) {
+        LocalDate day = on.orElseGet(() -> office.today(programId));
+        SchoolYear year = office.year(programId, day);
+        List<SchoolClass> all = rosters.classes(programId);
+        List<SchoolClass> meeting = all.stream()
+                .filter(c -> year.meets(c.rotation(), day))
+                .sorted(Comparator.comparing(SchoolClass::startsAt))
+                .toList();
+        Optional<LocalDate> next = meeting.isEmpty()
+                ? all.stream()
+                        .flatMap(c -> year.nextMeeting(c.rotation(), day.plusDays(1)).stream())
+                        .min(Comparator.naturalOrder())
+                : Optional.empty();
+        return new PodiumView(
+                day,
+                year.rotationOn(day).orElse(null),
+                year.isSchoolDay(day),
+                year.closedFor(day).orElse(null),
+                next.orElse(null),
+                meeting.isEmpty() ? List.of() : classes(programId, meeting, day));
+    }
+
+    private List<PodiumClass> classes(UUID programId, List<SchoolClass> meeting, LocalDate day) {
+        List<Seat> seats = rosters.seatsOfStudentsIn(
+                programId, meeting.stream().map(SchoolClass::id).toList(), day);
+        Sheet sheet = progress.sheet(programId, Question.of(seats, day));
+        Map<UUID, List<Seated>> rows = runs.seatedByClass(programId, seats, day);
+        List<OfClass> classes = meeting.stream()
+                .map(c -> ofClass(c, rows.getOrDefault(c.id(), List.of()), sheet, day))
+                .toList();
+        OfDay known = ofDay(programId, classes, sheet, day);
+        return classes.stream().map(c -> view(c, known)).toList();
+    }
+
+    private static OfClass ofClass(SchoolClass c, List<Seated> rows, Sheet sheet, LocalDate day) {
+        List<Asked> asked = sheet.asked(rows.stream().map(Seated::player).toList());
+        List<Pressed> open = Pressing.of(asked, day).stream()
+                .filter(pressed -> !(pressed.reason() instanceof Pressing.AllHeard))
+                .toList();
+        return new OfClass(c, rows, asked, Capped.of(open, Pressing.ON_PODIUM));
+    }
+
+    private OfDay ofDay(UUID programId, List<OfClass> classes, Sheet sheet, LocalDate day) {
+        Map<UUID, String> names = new LinkedHashMap<>();
+        classes.forEach(c -> c.rows()
+                .forEach(row -> names.put(row.student().id(), row.student().name())));
+        Set<UUID> taught = classes.stream()
+                .flatMap(c -> c.current(day).stream())
+                .map(Asked::milestoneId)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<UUID> heard = classes.stream()
+                .flatMap(c -> c.toHear().shown().stream())
+                .map(pressed -> pressed.asked().milestoneId())
+                .collect(Collectors.toSet());
+        return new OfDay(
+                day,
+                sheet,
+                library.lines(programId, taught),
+                runs.perStudent(
+                        programId, heard.stream().map(sheet.milestones()::get).toList()),
+                painReports.open(programId, names.keySet()),
+                reviews(programId, names, day));
+    }
+
+    private PodiumClass view(OfClass c, OfDay known) {
+        Map<UUID, Seated> students = new LinkedHashMap<>();
+        c.rows().forEach(row -> students.put(row.student().id(), row));
+        Capped<NeedsAttention.TriedOften> often = NeedsAttention.afterTries(c.rows().stream()
+                .map(row -> new NeedsAttention.Player(
+                        row.student().id(),
+                        row.seat().instrument(),
+                        known.sheet().setFor(row.player())))
+                .toList());
+        Capped<DueReview> reviews = Capped.of(
+                known.reviews().stream()
+                        .filter(due -> students.containsKey(due.studentId()))
+                        .toList(),
+                Review.ON_PODIUM);
+        return new PodiumClass(
+                c.schoolClass().id(),
+                c.schoolClass().name(),
+                c.schoolClass().campus(),
+                c.schoolClass().startsAt().toString(),
+                c.schoolClass().period(),
+                c.schoolClass().minutes(),
+                c.rows().size(),
+                sections(c.rows(), known.sheet()),
+                c.current(known.day()).stream()
+                        .map(asked -> teachView(asked, known))
+                        .toList(),
+                c.toHear().shown().stream()
+                        .map(pressed -> hearView(pressed.asked(), known, c.schoolClass()))
+                        .toList(),
+                c.toHear().more(),
+                (int) c.asked().stream()
+                        .flatMap(asked -> asked.standings().stream())
+                        .filter(Standing::carriedOver)
+                        .count(),
+                often.shown().stream()
+                        .map(tried -> new LookAfterView(
+                                tried.studentId(),
+                                students.get(tried.studentId()).student().name(),
+                                catalog.withCode(tried.instrument()).name(),
+                                known.sheet()
+                                        .milestones()
+                                        .get(tried.milestoneId())
+                                        .title(),
+                                tried.tries()))
+                        .toList(),
+                often.more(),
+                known.pain().stream()
+                        .filter(report -> students.containsKey(report.studentId()))
+                        .map(report -> new PainNote(
+                                report.studentId(),
+                                students.get(report.studentId()).student().name(),
+                                catalog.withCode(report.instrument()).name(),
+                                report.place(),
+                                report.reportedOn()))
+                        .toList(),
+                reviews.shown(),
+                reviews.more());
+    }
+
+    private static TeachView teachView(Asked asked, OfDay known) {
+        Milestone milestone = known.sheet().milestones().get(asked.milestoneId());
+        return new TeachView(
+                milestone.id(),
+                milestone.kind(),
+                milestone.shortName(),
+                milestone.title(),
+                asked.dueOn(),
+                Optional.ofNullable(known.lines().get(milestone.id()))
+                        .map(line -> line.concertKey().name())
+                        .orElse(null),
+                asked.asked());
+    }
+
+    private static HearView hearView(Asked asked, OfDay known, SchoolClass schoolClass) {
+        Milestone milestone = known.sheet().milestones().get(asked.milestoneId());
+        int seconds = (int) known.perStudent()
+                .get(milestone.id())
+                .multipliedBy(asked.open())
+                .toSeconds();
+        return new HearView(
+                milestone.id(),
+                milestone.kind(),
+                milestone.shortName(),
+                milestone.title(),
+                asked.dueOn(),
+                asked.open(),
+                asked.passed(),
+                asked.asked(),
+                seconds,
+                seconds <= schoolClass.minutes() * 60);
+    }
+
+    /** Variants and fits whose day has come, the longest due first. */
+    private List<DueReview> reviews(UUID programId, Map<UUID, String> names, LocalDate day) {
+        Stream<DueReview> ofVariants =
+                Review.due(
+                                variants.inUse(programId, names.keySet()),
+                                v -> v.review().orElseThrow(),
+                                day)
+                        .stream()
+                        .map(v -> due(v.studentId(), names, v.name(), v.review().orElseThrow(), day));
+        Stream<DueReview> ofFits =
+                Review.due(fits.latest(programId, names.keySet()), Fits.StudentFit::review, day).stream()
+                        .map(fit -> due(fit.studentId(), names, fit.title() + ", " + fit.result(), fit.review(), day));
+        return Review.inOrder(Stream.concat(ofVariants, ofFits).toList(), DueReview::reviewOn);
+    }
+
+    private static DueReview due(UUID studentId, Map<UUID, String> names, String what, Review review, LocalDate day) {
+        return new DueReview(studentId, names.get(studentId), what, review.on(), review.isOverdue(day));
+    }
+
+    private List<SectionView> sections(List<Seated> rows, Sheet sheet) {
+        Map<String, List<Seated>> byInstrument = rows.stream()
+                .collect(
+                        Collectors.groupingBy(row -> row.seat().instrument(), LinkedHashMap::new, Collectors.toList()));
+        List<SectionView> sections = new ArrayList<>();
+        byInstrument.forEach((code, players) -> {
+            Instrument instrument = catalog.withCode(code);
+            Map<String, Integer> divisions = new LinkedHashMap<>();
+            players.stream()
+                    .map(row -> row.seat().division())
+                    .filter(division -> !division.isEmpty())
+                    .forEach(division -> divisions.merge(division, 1, Integer::sum));
+            List<Standing> set = players.stream()
+                    .flatMap(row -> sheet.setFor(row.player()).values().stream())
+                    .toList();
+            sections.add(new SectionView(
+                    instrument.code(),
+                    instrument.name(),
+                    instrument.plural(),
+                    instrument.family(),
+                    players.size(),
+                    (int) set.stream().filter(Standing::isPassed).count(),
+                    set.size(),
+                    divisions.entrySet().stream()
+                            .map(d -> new DivisionView(d.getKey(), d.getValue()))
+                            .toList()));
+        });
+        return sections;
+    }
+}
