@@ -28,4 +28,8 @@ describe("a try in words", () => {
     expect(excused).toBe("excused, Beginning Winds, heard by Odalys Quayle. Arm in a sling. until Friday");
     expect(tryWords(tried({ outcome: "ABSENT" }))).not.toContain("alone");
   });
+
+  it("says when a device's clock was wrong", () => {
+    expect(tryWords(tried({ deviceHeardAt: "1970-01-01T00:00:00Z" }))).toContain("1970");
+  });
 });

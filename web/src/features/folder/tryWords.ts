@@ -9,6 +9,15 @@ export const evidenceWords: Record<Evidence, string> = {
   SUBSTITUTE: "substitute piece",
 };
 
+const moment = (at: string) =>
+  new Date(at).toLocaleString("en-GB", {
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+    hour: "2-digit",
+    minute: "2-digit",
+  });
+
 /** One try in a few words: what came of it, how and where it was heard, by whom. */
 export function tryWords(t: FolderTry): string {
   const played = t.outcome === "PASS" || t.outcome === "NOT_YET";
@@ -19,5 +28,8 @@ export function tryWords(t: FolderTry): string {
     t.className,
     t.heardBy && `heard by ${t.heardBy}`,
   ].filter(Boolean);
-  return [words.join(", "), t.reason, t.note].filter(Boolean).join(". ");
+  const clock =
+    t.deviceHeardAt &&
+    `The device said ${moment(t.deviceHeardAt)}, which cannot be; it counts from when it arrived`;
+  return [words.join(", "), t.reason, t.note, clock].filter(Boolean).join(". ");
 }

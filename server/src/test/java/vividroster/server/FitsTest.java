@@ -88,6 +88,10 @@ class FitsTest {
                 .as("near the next size, looked at in six weeks")
                 .isEqualTo(School.TODAY.plusWeeks(6).toString());
         assertThat(kept.get(0).path("overdue").asBoolean()).isFalse();
+        assertThat(director.post("/api/students/" + school.id("Bo Lund") + "/fits", fit)
+                        .sentence())
+                .isEqualTo("Another fit has this id already; nothing was changed.");
+        fit.put("id", UUID.randomUUID());
         assertThat(director.post("/api/students/" + UUID.randomUUID() + "/fits", fit)
                         .status())
                 .isEqualTo(404);

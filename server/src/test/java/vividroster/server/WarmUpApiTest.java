@@ -113,7 +113,7 @@ class WarmUpApiTest {
                 .isEqualTo("A key is written like \"B-flat major\", was \"H major\".");
         Answer hole = director.put(ofClass, Map.of("parts", Arrays.asList((Object) null)));
         assertThat(hole.status()).isEqualTo(400);
-        assertThat(hole.sentence()).isEqualTo("The request could not be read; nothing was changed.");
+        assertThat(hole.sentence()).isEqualTo("\"parts\" could not be read; nothing was changed.");
         assertThat(director.get("/api/warm-up?classId=" + school.id("line")).status())
                 .isEqualTo(404);
     }

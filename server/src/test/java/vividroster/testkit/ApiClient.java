@@ -91,6 +91,11 @@ public final class ApiClient {
         return send("POST", path, BodyPublishers.ofString(body), "application/json", true);
     }
 
+    /** Sends a body as it is, whatever it claims to be. */
+    public Answer raw(String method, String path, String body, String type) {
+        return send(method, path, BodyPublishers.ofString(body), type, true);
+    }
+
     public Answer delete(String path) {
         return send("DELETE", path, BodyPublishers.noBody(), null, true);
     }

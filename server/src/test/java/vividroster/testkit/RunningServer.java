@@ -33,6 +33,8 @@ public final class RunningServer implements AutoCloseable {
         List<String> settings = new ArrayList<>(settings(database));
         settings.add("--vivid.demo=" + demo);
         settings.add("--server.port=0");
+        // Hundreds of tests sign in; what a check costs is measured by the bench.
+        settings.add("--vivid.password-strength=" + System.getProperty("vivid.password-strength", "4"));
         SpringApplication application = new SpringApplication(VividRosterApplication.class, CountedStatements.class);
         return new RunningServer(database, application.run(settings.toArray(String[]::new)));
     }

@@ -1,40 +1,62 @@
 package vividroster.server.account;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
-import org.springframework.security.core.userdetails.UserDetails;
-import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import java.util.stream.Collectors;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.access.Passwords;
 import vividroster.server.account.AccountQueries.PersonRow;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.Role;
+import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.SignedInPeople;
 
 /** The people of a programme who may sign in. */
 @Service
-public class Accounts implements UserDetailsService {
+public class Accounts implements SignedInPeople {
 
     private final AccountQueries queries;
     private final PasswordEncoder encoder;
+    private final Passwords passwords;
 
     Accounts(AccountQueries queries, PasswordEncoder encoder) {
         this.queries = queries;
         this.encoder = encoder;
+        this.passwords = new Passwords(common());
+    }
+
+    private static Set<String> common() {
+        try (InputStream list = Accounts.class.getResourceAsStream("/common-passwords.txt")) {
+            return new String(list.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .collect(Collectors.toSet());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Override
     @Transactional(readOnly = true)
-    public UserDetails loadUserByUsername(String signInName) {
-        return queries.findBySignInName(fold(signInName))
-                .orElseThrow(() -> new UsernameNotFoundException("no such person"));
+    public Optional<SignedIn> find(UUID programId, UUID accountId, int version) {
+        return queries.find(programId, accountId, version);
     }
 
+    /** @throws Problem when the name is taken or the password too easy */
     @Transactional
     public UUID add(UUID programId, String signInName, String displayName, Role role, String password) {
+        passwords.fault(password, signInName).ifPresent(fault -> {
+            throw Problem.input("password", sentence(fault));
+        });
         UUID id = Ids.next();
         if (!queries.insert(programId, id, fold(signInName), displayName.strip(), role, encoder.encode(password))) {
             throw Problem.input("signInName", "\"" + signInName + "\" is taken; choose another sign-in name.");
@@ -42,12 +64,24 @@ public class Accounts implements UserDetailsService {
         return id;
     }
 
+    private static String sentence(Passwords.Fault fault) {
+        return switch (fault) {
+            case TOO_SHORT -> "A password has at least " + Passwords.SHORTEST + " letters; a few words are best.";
+            case TOO_LONG ->
+                "This password is too long: " + Passwords.MOST_BYTES
+                        + " plain letters are looked at, fewer where they carry accents.";
+            case COMMON -> "This password is among those guessed first; take a few words of your own.";
+            case LIKE_THE_NAME -> "This password is hardly more than the sign-in name; take a few words of your own.";
+            case TOO_EVEN -> "This password is too even to be safe; take a few words of your own.";
+        };
+    }
+
     @Transactional(readOnly = true)
     List<PersonRow> people(UUID programId) {
         return queries.findAll(programId);
     }
 
-    private static String fold(String signInName) {
+    static String fold(String signInName) {
         return signInName.strip().toLowerCase(Locale.ROOT);
     }
 }

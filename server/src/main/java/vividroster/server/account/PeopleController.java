@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.server.platform.Role;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.Verbatim;
 
 @RestController
 @RequestMapping("/api/people")
@@ -42,8 +43,7 @@ class PeopleController {
             @NotNull(message = "Choose director or assistant.")
             Role role,
 
-            @NotBlank(message = "Give a first password.")
-            @Size(min = 10, max = 70, message = "A password has 10 to 70 letters.")
+            @Verbatim(longest = 1_000) @NotBlank(message = "Give a first password.")
             String password) {}
 
     @GetMapping

@@ -9,14 +9,8 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.authentication.AuthenticationManager;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.Authentication;
-import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfAuthenticationStrategy;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -27,26 +21,23 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.server.office.Office;
-import vividroster.server.platform.Problem;
+import vividroster.server.platform.AccountSessions;
 import vividroster.server.platform.Role;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.Verbatim;
 
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
 
-    private final AuthenticationManager authentication;
-    private final SecurityContextRepository contexts;
+    private final SignIns signIns;
+    private final AccountSessions sessions;
     private final CsrfAuthenticationStrategy csrf;
     private final Office office;
 
-    SessionController(
-            AuthenticationManager authentication,
-            SecurityContextRepository contexts,
-            CookieCsrfTokenRepository csrfTokens,
-            Office office) {
-        this.authentication = authentication;
-        this.contexts = contexts;
+    SessionController(SignIns signIns, AccountSessions sessions, CookieCsrfTokenRepository csrfTokens, Office office) {
+        this.signIns = signIns;
+        this.sessions = sessions;
         this.csrf = new CsrfAuthenticationStrategy(csrfTokens);
         this.office = office;
     }
@@ -55,7 +46,9 @@ class SessionController {
             @NotBlank(message = "Type your sign-in name.") @Size(max = 120, message = "That is too long for a name.")
             String signInName,
 
-            @NotBlank(message = "Type your password.") @Size(max = 200, message = "That is too long for a password.")
+            @Verbatim(longest = 1_000)
+            @NotBlank(message = "Type your password.")
+            @Size(max = 200, message = "That is too long for a password.")
             String password) {}
 
     record Me(String displayName, Role role, String program, LocalDate today, boolean demo) {}
@@ -63,20 +56,10 @@ class SessionController {
     @PostMapping
     @Operation(operationId = "signIn", summary = "Sign in; answers who you are and sets the session cookie")
     Me signIn(@Valid @RequestBody SignInRequest request, HttpServletRequest http, HttpServletResponse response) {
-        try {
-            Authentication person = authentication.authenticate(
-                    UsernamePasswordAuthenticationToken.unauthenticated(request.signInName(), request.password()));
-            http.getSession();
-            http.changeSessionId();
-            csrf.onAuthentication(person, http, response);
-            SecurityContext context = SecurityContextHolder.createEmptyContext();
-            context.setAuthentication(person);
-            SecurityContextHolder.setContext(context);
-            contexts.saveContext(context, http, response);
-            return me((SignedIn) person.getPrincipal());
-        } catch (AuthenticationException e) {
-            throw Problem.notSignedIn("Sign-in name and password do not match. Nothing was changed; try again.");
-        }
+        SignedIn person = signIns.signIn(request.signInName(), request.password(), http.getRemoteAddr());
+        sessions.begin(person, http, response);
+        csrf.onAuthentication(SecurityContextHolder.getContext().getAuthentication(), http, response);
+        return me(person);
     }
 
     @GetMapping

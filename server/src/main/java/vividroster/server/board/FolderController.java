@@ -13,6 +13,7 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.server.board.Folders.DonePage;
 import vividroster.server.board.Folders.FolderView;
 import vividroster.server.board.Folders.TryView;
+import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 
@@ -60,9 +61,6 @@ class FolderController {
     }
 
     private String known(String instrument) {
-        if (!catalog.has(instrument)) {
-            throw Problem.input("instrument", "\"" + instrument + "\" is not an instrument of the catalog.");
-        }
-        return instrument;
+        return InstrumentCodes.known(catalog, "instrument", instrument);
     }
 }

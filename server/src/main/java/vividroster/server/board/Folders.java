@@ -85,7 +85,10 @@ class Folders {
             LocalDate startsOn,
             @Absent LocalDate endsOn) {}
 
-    /** @param points sum of the points; absent where nothing is marked by points */
+    /**
+     * @param points sum of the points; absent where nothing is marked by points
+     * @param deviceHeardAt what the device said, where it could not be right; the arrival counts instead
+     */
     record TryView(
             UUID id,
             LocalDate heardOn,
@@ -98,7 +101,8 @@ class Folders {
             String reason,
             String note,
             boolean corrected,
-            @Absent UUID corrects) {}
+            @Absent UUID corrects,
+            @Absent OffsetDateTime deviceHeardAt) {}
 
     /** @param tries the latest few, latest first; moreTries whether there are earlier ones */
     record FolderMilestone(
@@ -352,6 +356,9 @@ class Folders {
                 heard.reason(),
                 heard.note(),
                 corrected.contains(attempt.id()),
-                attempt.corrects().orElse(null));
+                attempt.corrects().orElse(null),
+                heard.deviceSaid()
+                        .map(at -> at.atOffset(java.time.ZoneOffset.UTC))
+                        .orElse(null));
     }
 }

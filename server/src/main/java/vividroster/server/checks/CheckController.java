@@ -25,6 +25,7 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.Pitch;
 import vividroster.formats.checks.PartsFile;
 import vividroster.server.platform.Absent;
+import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 
@@ -122,9 +123,7 @@ class CheckController {
             summary =
                     "The technique checks that ship for an instrument, in teaching order, worded as the programme teaches")
     List<StarterView> starters(@AuthenticationPrincipal SignedIn person, @RequestParam String instrument) {
-        if (!catalog.has(instrument)) {
-            throw Problem.input("instrument", "\"" + instrument + "\" is not an instrument of the catalog.");
-        }
+        InstrumentCodes.known(catalog, "instrument", instrument);
         Map<String, String> choices = checks.choices(person.programId());
         return checks.starters(person.programId(), instrument).stream()
                 .map(s -> new StarterView(

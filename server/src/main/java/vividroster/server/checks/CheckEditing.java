@@ -15,6 +15,7 @@ import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.server.library.Library;
 import vividroster.server.platform.Ids;
+import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 
@@ -167,12 +168,8 @@ class CheckEditing {
 
     /** Known instruments, and an order of checks that does not go round. */
     private void fits(UUID programId, Milestone milestone, TechniqueCheck check, List<UUID> after) {
-        check.instruments().stream()
-                .filter(code -> !catalog.has(code))
-                .findFirst()
-                .ifPresent(code -> {
-                    throw Problem.input("appliesTo", "\"" + code + "\" is not an instrument of the catalog.");
-                });
+        check.instruments().forEach(code -> InstrumentCodes.known(catalog, "appliesTo", code));
+        check.tones().keySet().forEach(code -> InstrumentCodes.known(catalog, "tones", code));
         Map<UUID, String> titles = new HashMap<>();
         List<Prerequisites.Place<UUID>> places = new ArrayList<>();
         for (Checks.Kept other : checks.allKept(programId)) {

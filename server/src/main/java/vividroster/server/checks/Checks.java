@@ -27,6 +27,7 @@ import vividroster.server.checks.CheckQueries.CheckRow;
 import vividroster.server.library.Library;
 import vividroster.server.library.WordedCriteria;
 import vividroster.server.platform.Ids;
+import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
 
 /** The starter checks that ship, the checks a programme has taken from them, and the schools it follows. */
@@ -54,13 +55,15 @@ public class Checks implements WordedCriteria {
             "fermata-counted",
             "fermata-played");
 
+    private final Locks locks;
     private final CheckQueries queries;
     private final Library library;
     private final Map<String, TechniqueCheck> starters;
     /** Those that reword a check or decide how lines are read; a question nothing asks is not put to anybody. */
     private final Map<String, SchoolQuestion> questions;
 
-    Checks(CheckQueries queries, Library library, InstrumentCatalog catalog) {
+    Checks(CheckQueries queries, Library library, InstrumentCatalog catalog, Locks locks) {
+        this.locks = locks;
         this.queries = queries;
         this.library = library;
         this.starters = CheckLibraryFile.shipped(catalog).stream()
@@ -192,6 +195,7 @@ public class Checks implements WordedCriteria {
     @Transactional
     public UUID take(UUID programId, UUID accountId, String key) {
         TechniqueCheck check = starter(key);
+        locks.hold(programId, "starter " + key);
         Optional<UUID> before = starters(programId).stream()
                 .filter(s -> s.check().key().equals(key))
                 .flatMap(s -> s.takenAs().stream())

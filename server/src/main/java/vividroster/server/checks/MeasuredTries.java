@@ -16,6 +16,7 @@ import vividroster.core.progress.Measurements.Measurement;
 import vividroster.core.roster.Seat;
 import vividroster.server.checks.MeasurementQueries.Taken;
 import vividroster.server.office.Office;
+import vividroster.server.platform.ClientWrites;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -24,12 +25,14 @@ import vividroster.server.roster.Rosters;
 @Service
 class MeasuredTries {
 
+    private final ClientWrites writes;
     private final MeasurementQueries queries;
     private final Checks checks;
     private final Rosters rosters;
     private final Office office;
 
-    MeasuredTries(MeasurementQueries queries, Checks checks, Rosters rosters, Office office) {
+    MeasuredTries(MeasurementQueries queries, Checks checks, Rosters rosters, Office office, ClientWrites writes) {
+        this.writes = writes;
         this.queries = queries;
         this.checks = checks;
         this.rosters = rosters;
@@ -50,6 +53,9 @@ class MeasuredTries {
     @Transactional
     void keep(SignedIn person, UUID milestoneId, UUID id, UUID studentId, UUID classId, double value) {
         UUID programId = person.programId();
+        if (!writes.isFirst(programId, "measurement", id, studentId, milestoneId, classId, value)) {
+            return;
+        }
         TechniqueCheck check =
                 checks.check(programId, milestoneId).orElseThrow(() -> Problem.notFound("There is no such check."));
         if (check.guide().measured().isEmpty()) {
@@ -60,17 +66,10 @@ class MeasuredTries {
                 .reduce((first, second) -> second)
                 .orElseThrow(() -> Problem.input("classId", "This student has no seat in that class."));
         double rounded = Math.round(value * 10) / 10.0;
-        Taken taken = new Taken(id, studentId, milestoneId, seat.instrument(), rounded, office.today(programId));
-        if (!queries.insert(programId, taken, person.accountId())) {
-            boolean same = queries.find(programId, id)
-                    .filter(t -> t.studentId().equals(studentId)
-                            && t.milestoneId().equals(milestoneId)
-                            && t.value() == rounded)
-                    .isPresent();
-            if (!same) {
-                throw Problem.conflict("Another measurement was kept under this id; measure again.");
-            }
-        }
+        queries.insert(
+                programId,
+                new Taken(id, studentId, milestoneId, seat.instrument(), rounded, office.today(programId)),
+                person.accountId());
     }
 
     /** By student, check and instrument. */

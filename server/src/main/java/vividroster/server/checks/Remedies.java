@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.roster.Seat;
 import vividroster.server.office.Office;
+import vividroster.server.platform.ClientWrites;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -17,12 +18,14 @@ import vividroster.server.roster.Rosters;
 @Service
 public class Remedies {
 
+    private final ClientWrites writes;
     private final RemedyQueries queries;
     private final Checks checks;
     private final Rosters rosters;
     private final Office office;
 
-    Remedies(RemedyQueries queries, Checks checks, Rosters rosters, Office office) {
+    Remedies(RemedyQueries queries, Checks checks, Rosters rosters, Office office, ClientWrites writes) {
+        this.writes = writes;
         this.queries = queries;
         this.checks = checks;
         this.rosters = rosters;
@@ -48,6 +51,9 @@ public class Remedies {
     public void helped(
             SignedIn person, UUID id, UUID studentId, UUID milestoneId, UUID classId, String sign, String remedy) {
         UUID programId = person.programId();
+        if (!writes.isFirst(programId, "remedy", id, studentId, milestoneId, classId, sign, remedy)) {
+            return;
+        }
         TechniqueCheck check =
                 checks.check(programId, milestoneId).orElseThrow(() -> Problem.notFound("There is no such check."));
         boolean known = check.faults().stream()

@@ -6,6 +6,8 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -77,7 +79,14 @@ class AttemptController {
             @NotNull(message = "A correction says why.") @Size(max = 300, message = "A reason has at most 300 letters.")
             String reason) {}
 
-    record RecordedView(UUID id, UUID studentId, UUID milestoneId, Outcome outcome, StandingView standing) {}
+    /** @param deviceHeardAt the moment the device said, where it could not be right; the arrival counts instead */
+    record RecordedView(
+            UUID id,
+            UUID studentId,
+            UUID milestoneId,
+            Outcome outcome,
+            StandingView standing,
+            @Absent OffsetDateTime deviceHeardAt) {}
 
     @PostMapping
     @Operation(operationId = "recordAttempt", summary = "Record one attempt; sending it twice records it once")
@@ -150,6 +159,10 @@ class AttemptController {
                 recorded.heard().attempt().studentId(),
                 recorded.heard().attempt().milestoneId(),
                 recorded.heard().attempt().outcome(),
-                StandingView.of(recorded.standing()));
+                StandingView.of(recorded.standing()),
+                recorded.heard()
+                        .deviceSaid()
+                        .map(at -> at.atOffset(ZoneOffset.UTC))
+                        .orElse(null));
     }
 }

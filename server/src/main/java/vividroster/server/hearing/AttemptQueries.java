@@ -2,6 +2,7 @@ package vividroster.server.hearing;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
@@ -30,17 +31,20 @@ class AttemptQueries {
 
     private static final String COLUMNS = """
             id, student_id, milestone_id, milestone_version, instrument, class_id, heard_by, heard_on, heard_at, recorded_at,
-            evidence, outcome, mark_ordinals, mark_points, waived, reason, note, corrects_id
+            evidence, outcome, mark_ordinals, mark_points, waived, reason, note, corrects_id, device_heard_at
             """;
 
     private static final String INSERT = """
             insert into attempt (program_id, id, student_id, milestone_id, milestone_version, instrument, class_id, heard_by,
                                  heard_on, heard_at, evidence, outcome, mark_ordinals, mark_points, waived, reason, note,
-                                 corrects_id)
+                                 corrects_id, device_heard_at)
             values (:programId, :id, :studentId, :milestoneId, :version, :instrument, :classId, :heardBy,
                     :heardOn, :heardAt, :evidence, :outcome, :ordinals, :points, :waived, :reason, :note,
-                    :corrects)
+                    :corrects, :deviceHeardAt)
             """;
+
+    private static final Instant EARLIEST = Instant.parse("1900-01-01T00:00:00Z");
+    private static final Instant LATEST = Instant.parse("2199-12-31T00:00:00Z");
 
     private final JdbcClient jdbc;
     private final NamedParameterJdbcTemplate batch;
@@ -161,7 +165,17 @@ class AttemptQueries {
                 .addValue("waived", attempt.waived())
                 .addValue("reason", heard.reason())
                 .addValue("note", heard.note())
-                .addValue("corrects", attempt.corrects().orElse(null), java.sql.Types.OTHER);
+                .addValue("corrects", attempt.corrects().orElse(null), java.sql.Types.OTHER)
+                .addValue(
+                        "deviceHeardAt",
+                        heard.deviceSaid().map(AttemptQueries::kept).orElse(null),
+                        java.sql.Types.TIMESTAMP_WITH_TIMEZONE);
+    }
+
+    /** A device may say anything; what no calendar of ours reaches is kept as its edge. */
+    static OffsetDateTime kept(Instant moment) {
+        Instant edge = moment.isBefore(EARLIEST) ? EARLIEST : moment.isAfter(LATEST) ? LATEST : moment;
+        return edge.atOffset(ZoneOffset.UTC);
     }
 
     private static HeardAttempt heard(ResultSet row, int n) throws SQLException {
@@ -172,7 +186,12 @@ class AttemptQueries {
             marks.add(new CriterionMark(ordinals.get(i), points.get(i)));
         }
         return new HeardAttempt(
-                attempt(row, marks), Rows.id(row, "heard_by"), row.getString("reason"), row.getString("note"));
+                attempt(row, marks),
+                Rows.id(row, "heard_by"),
+                row.getString("reason"),
+                row.getString("note"),
+                Optional.ofNullable(row.getObject("device_heard_at", OffsetDateTime.class))
+                        .map(OffsetDateTime::toInstant));
     }
 
     private static Attempt attempt(ResultSet row, List<CriterionMark> marks) throws SQLException {

@@ -1,5 +1,7 @@
 package vividroster.server.hearing;
 
+import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import vividroster.core.progress.Attempt;
 
@@ -8,5 +10,12 @@ import vividroster.core.progress.Attempt;
  *
  * @param reason of an excuse or a correction; empty otherwise
  * @param note free words; empty when there are none
+ * @param deviceSaid the moment of hearing by the device, where it could not be right and the arrival counts instead
  */
-public record HeardAttempt(Attempt attempt, UUID heardBy, String reason, String note) {}
+public record HeardAttempt(Attempt attempt, UUID heardBy, String reason, String note, Optional<Instant> deviceSaid) {
+
+    /** Heard when its moment says. */
+    public HeardAttempt(Attempt attempt, UUID heardBy, String reason, String note) {
+        this(attempt, heardBy, reason, note, Optional.empty());
+    }
+}

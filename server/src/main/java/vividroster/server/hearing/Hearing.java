@@ -1,8 +1,8 @@
 package vividroster.server.hearing;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -21,6 +21,7 @@ import vividroster.core.progress.Attempt;
 import vividroster.core.progress.AttemptLedger;
 import vividroster.core.progress.CriterionMark;
 import vividroster.core.progress.Evidence;
+import vividroster.core.progress.HeardMoment;
 import vividroster.core.progress.Outcome;
 import vividroster.core.progress.PassJudge;
 import vividroster.core.progress.Standing;
@@ -34,8 +35,6 @@ import vividroster.server.roster.Rosters;
 /** Recording what was heard. */
 @Service
 public class Hearing {
-
-    private static final Duration CLOCK_SKEW = Duration.ofMinutes(10);
 
     private final AttemptQueries queries;
     private final Progress progress;
@@ -100,11 +99,8 @@ public class Hearing {
         UUID programId = person.programId();
         List<Seat> seats = rosters.seatsOf(programId, heard.studentId());
         Instant now = office.now(programId);
-        Instant heardAt = heard.heardAt().orElse(now);
-        if (heardAt.isAfter(now.plus(CLOCK_SKEW))) {
-            throw Problem.input("heardAt", "This was heard in the future; check the clock of this device.");
-        }
-        LocalDate heardOn = heardAt.atZone(office.zone(programId)).toLocalDate();
+        HeardMoment moment = HeardMoment.of(heard.heardAt(), now, office.yearBegins(programId));
+        LocalDate heardOn = moment.at().atZone(office.zone(programId)).toLocalDate();
         Seat seat = seatIn(seats, heard.classId(), heardOn);
         if (!milestone.isFor(seat.instrument())) {
             throw Problem.input("milestoneId", "\"" + milestone.title() + "\" is not for this student's instrument.");
@@ -126,7 +122,7 @@ public class Hearing {
                         seat.instrument(),
                         heard.classId(),
                         heardOn,
-                        heardAt,
+                        moment.at(),
                         now,
                         heard.evidence(),
                         outcome,
@@ -135,25 +131,42 @@ public class Hearing {
                         Optional.empty()),
                 person.accountId(),
                 heard.reason().strip(),
-                heard.note().strip());
+                heard.note().strip(),
+                moment.deviceSaid());
         if (!queries.insert(programId, attempt)) {
-            attempt = sameAsRecorded(programId, attempt);
+            attempt = sameAsRecorded(programId, attempt, heard.heardAt());
         }
         return recorded(programId, seats, attempt, newest);
     }
 
-    private HeardAttempt sameAsRecorded(UUID programId, HeardAttempt sent) {
+    /** @param deviceSaid the moment of hearing, where the device said one */
+    private HeardAttempt sameAsRecorded(UUID programId, HeardAttempt sent, Optional<Instant> deviceSaid) {
         HeardAttempt before = queries.find(programId, sent.attempt().id())
                 .orElseThrow(() -> Problem.conflict("This attempt was corrected in the meantime; look again."));
         Attempt a = before.attempt();
         Attempt b = sent.attempt();
         if (!a.studentId().equals(b.studentId())
                 || !a.milestoneId().equals(b.milestoneId())
+                || !a.classId().equals(b.classId())
                 || a.outcome() != b.outcome()
-                || !a.corrects().equals(b.corrects())) {
+                || a.evidence() != b.evidence()
+                || a.waived() != b.waived()
+                || !Set.copyOf(a.marks()).equals(Set.copyOf(b.marks()))
+                || !before.reason().equals(sent.reason())
+                || !before.note().equals(sent.note())
+                || !a.corrects().equals(b.corrects())
+                || !deviceSaid
+                        .map(said ->
+                                keptAs(said).equals(keptAs(before.deviceSaid().orElse(a.heardAt()))))
+                        .orElse(true)) {
             throw Problem.conflict("Another attempt has this id already; nothing was changed.");
         }
         return before;
+    }
+
+    /** PostgreSQL keeps microseconds. */
+    private static Instant keptAs(Instant moment) {
+        return AttemptQueries.kept(moment).toInstant().truncatedTo(ChronoUnit.MILLIS);
     }
 
     /**
@@ -196,14 +209,15 @@ public class Hearing {
                         Optional.of(old.id())),
                 person.accountId(),
                 reason.strip(),
-                "");
+                "",
+                Optional.empty());
         if (!queries.insert(programId, correction)) {
             Optional<HeardAttempt> mine = queries.find(programId, id);
             if (mine.isEmpty()) {
                 throw Problem.conflict(
                         "This attempt was corrected already. Look at the student's folder for what stands.");
             }
-            correction = sameAsRecorded(programId, correction);
+            correction = sameAsRecorded(programId, correction, Optional.empty());
         }
         return recorded(programId, rosters.seatsOf(programId, old.studentId()), correction, newest);
     }

@@ -16,12 +16,14 @@ import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
 
 /** Books with their lines, technique checks, playing tests and belts. */
 @Service
 public class Library {
 
+    private final Locks locks;
     private final LibraryQueries queries;
     private final ShelfQueries shelves;
     private final InstrumentCatalog catalog;
@@ -31,7 +33,9 @@ public class Library {
             LibraryQueries queries,
             ShelfQueries shelves,
             InstrumentCatalog catalog,
-            ObjectProvider<PlayedMeasures> playedMeasures) {
+            ObjectProvider<PlayedMeasures> playedMeasures,
+            Locks locks) {
+        this.locks = locks;
         this.playedMeasures = playedMeasures;
         this.queries = queries;
         this.shelves = shelves;
@@ -154,6 +158,7 @@ public class Library {
     }
 
     private void nameIsFree(UUID programId, Book book) {
+        locks.hold(programId, "books");
         boolean taken = queries.findBooks(programId).stream()
                 .anyMatch(other -> !other.id().equals(book.id()) && other.name().equalsIgnoreCase(book.name()));
         if (taken) {

@@ -20,6 +20,7 @@ import vividroster.core.music.Notated;
 import vividroster.core.music.Pitch;
 import vividroster.server.library.BookController.LineRequest;
 import vividroster.server.platform.Ids;
+import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
 
 /** Books and lines as a director enters and changes them. */
@@ -29,9 +30,11 @@ class LineEditing {
     private static final int MOST_MEASURES = 2_000;
     private static final int MOST_PLAYED = 20_000;
 
+    private final Locks locks;
     private final Library library;
 
-    LineEditing(Library library) {
+    LineEditing(Library library, Locks locks) {
+        this.locks = locks;
         this.library = library;
     }
 
@@ -80,6 +83,7 @@ class LineEditing {
 
     /** A number stands once in a book. */
     private void free(UUID programId, LineFacts line) {
+        locks.hold(programId, "book " + line.bookId());
         Book book = library.book(programId, line.bookId());
         Optional<LineFacts> other = library.linesOf(programId, line.bookId()).stream()
                 .filter(l -> l.number() == line.number() && !l.milestoneId().equals(line.milestoneId()))

@@ -30,6 +30,7 @@ import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.LineViews.PartView;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Ids;
+import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.Uploads;
 
@@ -41,11 +42,13 @@ class BookImport {
     private static final int LONGEST_TITLE = 90;
     private static final Pattern DIGITS = Pattern.compile("(\\d{1,4})");
 
+    private final Locks locks;
     private final LineNotations notations;
     private final Library library;
     private final InstrumentCatalog catalog;
 
-    BookImport(LineNotations notations, Library library, InstrumentCatalog catalog) {
+    BookImport(LineNotations notations, Library library, InstrumentCatalog catalog, Locks locks) {
+        this.locks = locks;
         this.catalog = catalog;
         this.notations = notations;
         this.library = library;
@@ -101,6 +104,7 @@ class BookImport {
         if (firstPage < 1 || firstPage > 2000) {
             throw Problem.input("firstPage", "Pages are counted from 1 to 2000.");
         }
+        locks.hold(programId, "book " + bookId);
         Map<Integer, LineFacts> there = new HashMap<>();
         library.linesOf(programId, bookId).forEach(line -> there.put(line.number(), line));
         List<ImportedLine> lines = new ArrayList<>();

@@ -47,6 +47,7 @@ import vividroster.server.lines.Readers.Stage;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.Verbatim;
 
 @RestController
 @RequestMapping("/api/lines")
@@ -81,7 +82,7 @@ class LineController {
     }
 
     /** @param abc a line typed in ABC */
-    record TypedLine(String abc) {}
+    record TypedLine(@Verbatim String abc) {}
 
     record PreviewView(AnalysisView analysis, String musicXml) {}
 

@@ -22,6 +22,7 @@ import vividroster.server.lines.LineReadings.Context;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.lines.Tracks.ClassTrack;
 import vividroster.server.platform.Absent;
+import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
 
 /** How a section rehearses a line: proposed in the minutes there are, or as the director put it and kept. */
@@ -31,10 +32,12 @@ class PracticeLadders {
     private static final int MOST_STEPS = 60;
     private static final int LONGEST_NOTE = 200;
 
+    private final Locks locks;
     private final LadderQueries queries;
     private final Readers readers;
 
-    PracticeLadders(LadderQueries queries, Readers readers) {
+    PracticeLadders(LadderQueries queries, Readers readers, Locks locks) {
+        this.locks = locks;
         this.queries = queries;
         this.readers = readers;
     }
@@ -150,6 +153,7 @@ class PracticeLadders {
             }
         }
         LadderView timed = timed(score, code, context, draft);
+        locks.hold(programId, "ladder " + lineId + " " + code);
         queries.put(programId, lineId, code, draft, accountId);
         return timed;
     }

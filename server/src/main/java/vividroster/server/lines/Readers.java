@@ -25,7 +25,7 @@ import vividroster.core.rehearsal.Reading.Reader;
 import vividroster.formats.catalog.FingeringFile;
 import vividroster.formats.catalog.FingeringFile.Charts;
 import vividroster.formats.catalog.RangeFile;
-import vividroster.server.platform.Problem;
+import vividroster.server.platform.InstrumentCodes;
 
 /** The instruments of the catalog as readers of lines. */
 @Component
@@ -65,10 +65,7 @@ class Readers {
 
     /** @throws Problem when the catalog has no such instrument */
     Instrument withCode(String code) {
-        if (code == null || !catalog.has(code)) {
-            throw Problem.input("instrument", "\"" + code + "\" is not an instrument of the catalog.");
-        }
-        return catalog.withCode(code);
+        return catalog.withCode(InstrumentCodes.known(catalog, "instrument", code));
     }
 
     /** As the programme's instruments are built. */

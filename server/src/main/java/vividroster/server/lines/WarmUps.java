@@ -34,6 +34,7 @@ import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.lines.Tracks.ClassTrack;
 import vividroster.server.lines.WarmUpQueries.KeptPart;
+import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
 import vividroster.server.roster.Rosters;
 import vividroster.server.season.Orders;
@@ -47,6 +48,7 @@ class WarmUps {
     private static final int MOST_RHYTHMS = 2;
     private static final int MOST_PARTS = 12;
 
+    private final Locks locks;
     private final WarmUpQueries queries;
     private final Orders orders;
     private final Rosters rosters;
@@ -66,7 +68,9 @@ class WarmUps {
             LineNotations notations,
             Readers readers,
             Tracks tracks,
-            Conventions.Chosen chosen) {
+            Conventions.Chosen chosen,
+            Locks locks) {
+        this.locks = locks;
         this.queries = queries;
         this.orders = orders;
         this.rosters = rosters;
@@ -114,6 +118,7 @@ class WarmUps {
                 .allMatch(p -> p.demonstrationId().map(there::contains).orElse(true))) {
             throw Problem.input("parts", "That demonstration is not here any more; choose another.");
         }
+        locks.hold(programId, "warm-up " + classId + " " + monday);
         queries.put(programId, classId, monday, parts, accountId);
     }
 

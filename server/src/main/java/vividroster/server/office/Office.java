@@ -94,6 +94,14 @@ public class Office {
         return queries.whole(programId, yearAt(programId, day).orElseThrow(Office::noYear));
     }
 
+    /** The first moment of today's school year; the beginning of time where no year is laid. */
+    @Transactional(readOnly = true)
+    public Instant yearBegins(UUID programId) {
+        return yearAt(programId, today(programId))
+                .map(year -> year.span().first().atStartOfDay(zone(programId)).toInstant())
+                .orElse(Instant.MIN);
+    }
+
     /** The id of the school year a day belongs to; empty where no year is laid. */
     @Transactional(readOnly = true)
     public Optional<UUID> yearId(UUID programId, LocalDate day) {

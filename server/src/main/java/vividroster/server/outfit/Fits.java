@@ -14,6 +14,7 @@ import vividroster.core.outfit.Fit;
 import vividroster.core.outfit.Fit.BodyTest;
 import vividroster.core.outfit.Review;
 import vividroster.server.office.Office;
+import vividroster.server.platform.ClientWrites;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
@@ -23,11 +24,13 @@ import vividroster.server.roster.Rosters;
 @Service
 public class Fits {
 
+    private final ClientWrites writes;
     private final FitQueries queries;
     private final Rosters rosters;
     private final Office office;
 
-    Fits(FitQueries queries, Rosters rosters, Office office) {
+    Fits(FitQueries queries, Rosters rosters, Office office, ClientWrites writes) {
+        this.writes = writes;
         this.queries = queries;
         this.rosters = rosters;
         this.office = office;
@@ -126,6 +129,9 @@ public class Fits {
             Optional<String> setTo,
             String note) {
         UUID programId = person.programId();
+        if (!writes.isFirst(programId, "fit", id, studentId, kind, measures, confirmed, setTo, note)) {
+            return;
+        }
         rosters.student(programId, studentId);
         LocalDate today = office.today(programId);
         Computed computed = compute(kind, measures, today);

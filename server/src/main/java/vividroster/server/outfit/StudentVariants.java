@@ -13,6 +13,8 @@ import vividroster.core.outfit.Review;
 import vividroster.core.roster.Seat;
 import vividroster.server.checks.Checks;
 import vividroster.server.office.Office;
+import vividroster.server.platform.Clashes;
+import vividroster.server.platform.ClientWrites;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
@@ -22,12 +24,14 @@ import vividroster.server.roster.Rosters;
 @Service
 public class StudentVariants {
 
+    private final ClientWrites writes;
     private final VariantQueries queries;
     private final Checks checks;
     private final Rosters rosters;
     private final Office office;
 
-    StudentVariants(VariantQueries queries, Checks checks, Rosters rosters, Office office) {
+    StudentVariants(VariantQueries queries, Checks checks, Rosters rosters, Office office, ClientWrites writes) {
+        this.writes = writes;
         this.queries = queries;
         this.checks = checks;
         this.rosters = rosters;
@@ -42,6 +46,9 @@ public class StudentVariants {
     @Transactional
     public void give(SignedIn person, UUID id, UUID studentId, UUID milestoneId, UUID classId, String name) {
         UUID programId = person.programId();
+        if (!writes.isFirst(programId, "variant", id, studentId, milestoneId, classId, name)) {
+            return;
+        }
         TechniqueCheck check =
                 checks.check(programId, milestoneId).orElseThrow(() -> Problem.notFound("There is no such check."));
         TechniqueCheck.Variant variant = checks.variants(programId, check).stream()
@@ -55,9 +62,17 @@ public class StudentVariants {
                 .orElseThrow(() -> Problem.input("classId", "This student has no seat in that class."));
         LocalDate today = office.today(programId);
         Review review = Review.inWeeks(today, variant.reviewWeeks());
-        List<StudentVariant> before = inUse(programId, List.of(studentId)).stream()
-                .filter(v -> v.milestoneId().equals(milestoneId) && !v.id().equals(id))
-                .toList();
+        inUse(programId, List.of(studentId)).stream()
+                .filter(v ->
+                        v.milestoneId().equals(milestoneId) && v.instrument().equals(seat.instrument()))
+                .forEach(old -> queries.insertReview(
+                        programId,
+                        Ids.next(),
+                        old.id(),
+                        today,
+                        Optional.empty(),
+                        "Another variant was given: " + variant.name(),
+                        person.accountId()));
         StudentVariant given = new StudentVariant(
                 id,
                 studentId,
@@ -70,16 +85,10 @@ public class StudentVariants {
                 Optional.of(review),
                 Optional.empty(),
                 "");
-        if (queries.insert(programId, given, review.on(), person.accountId())) {
-            before.forEach(old -> queries.insertReview(
-                    programId,
-                    Ids.next(),
-                    old.id(),
-                    today,
-                    Optional.empty(),
-                    "Another variant was given: " + variant.name(),
-                    person.accountId()));
-        }
+        Clashes.told(
+                "student_variant_in_use_once",
+                "Another variant of \"" + check.title() + "\" was given just now; load the page again.",
+                () -> queries.insert(programId, given, review.on(), person.accountId()));
     }
 
     /** Puts down a variant as it is; for data that was checked where it was made. */
@@ -100,6 +109,9 @@ public class StudentVariants {
     @Transactional
     public void review(SignedIn person, UUID id, UUID variantId, Optional<Integer> keepWeeks, String note) {
         UUID programId = person.programId();
+        if (!writes.isFirst(programId, "review", id, variantId, keepWeeks, note)) {
+            return;
+        }
         StudentVariant variant = queries.find(programId, variantId)
                 .orElseThrow(() -> Problem.notFound("There is no such variant to look at."));
         if (!variant.isInUse()) {

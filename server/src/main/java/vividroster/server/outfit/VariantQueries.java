@@ -87,6 +87,12 @@ class VariantQueries {
                 .param("note", note)
                 .param("accountId", accountId)
                 .update();
+        if (reviewOn.isEmpty()) {
+            jdbc.sql("update student_variant set in_use = false where program_id = :programId and id = :variantId")
+                    .param("programId", programId)
+                    .param("variantId", variantId)
+                    .update();
+        }
     }
 
     Optional<StudentVariant> find(UUID programId, UUID id) {

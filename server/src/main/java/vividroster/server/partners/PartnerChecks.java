@@ -24,6 +24,7 @@ import vividroster.server.library.Library;
 import vividroster.server.office.Office;
 import vividroster.server.partners.PartnerCheck.Measures;
 import vividroster.server.partners.PartnerCheck.Pairing;
+import vividroster.server.platform.ClientWrites;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -42,6 +43,7 @@ public class PartnerChecks {
             "Foot or nod keeps the pulse",
             "Every note full length");
 
+    private final ClientWrites writes;
     private final PartnerQueries queries;
     private final HearingRuns runs;
     private final Rosters rosters;
@@ -50,7 +52,14 @@ public class PartnerChecks {
     private final Checks checks;
 
     PartnerChecks(
-            PartnerQueries queries, HearingRuns runs, Rosters rosters, Library library, Office office, Checks checks) {
+            PartnerQueries queries,
+            HearingRuns runs,
+            Rosters rosters,
+            Library library,
+            Office office,
+            Checks checks,
+            ClientWrites writes) {
+        this.writes = writes;
         this.checks = checks;
         this.queries = queries;
         this.runs = runs;
@@ -144,6 +153,18 @@ public class PartnerChecks {
     @Transactional
     void make(SignedIn person, PartnerCheck check, SectionScope scope) {
         UUID programId = person.programId();
+        if (!writes.isFirst(
+                programId,
+                "partner check",
+                check.id(),
+                check.classId(),
+                check.milestoneId(),
+                check.pairing(),
+                check.watch(),
+                check.measures(),
+                check.groups())) {
+            return;
+        }
         Milestone milestone = watchable(programId, check.milestoneId());
         List<String> watch = check.watch().stream()
                 .map(String::strip)

@@ -39,6 +39,7 @@ import vividroster.server.office.Office;
 import vividroster.server.partners.PartnerCheck.Measures;
 import vividroster.server.partners.PartnerCheck.Pairing;
 import vividroster.server.platform.Absent;
+import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -197,7 +198,11 @@ class PartnerController {
                         request.pairing(),
                         request.watch(),
                         request.measures().stream()
-                                .map(m -> new Measures(m.instrument(), m.division(), m.first(), m.last()))
+                                .map(m -> new Measures(
+                                        InstrumentCodes.known(catalog, "measures", m.instrument()),
+                                        m.division(),
+                                        m.first(),
+                                        m.last()))
                                 .toList(),
                         groups),
                 request.scope().toScope(catalog));

@@ -1,11 +1,17 @@
 package vividroster.server.platform;
 
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.tomcat.util.http.fileupload.impl.FileCountLimitExceededException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.dao.QueryTimeoutException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -22,7 +28,10 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
 
 /** Every error as problem details: a status, a sentence a director understands and, for input, the field. */
 @RestControllerAdvice
@@ -40,7 +49,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> problem(Problem problem) {
+        HttpHeaders headers = new HttpHeaders();
+        problem.retryAfter()
+                .ifPresent(wait -> headers.set(
+                        HttpHeaders.RETRY_AFTER,
+                        String.valueOf(wait.plusMillis(999).toSeconds())));
         return ResponseEntity.status(problem.status())
+                .headers(headers)
                 .body(detail(
                         problem.status(), problem.getMessage(), problem.field().orElse(null)));
     }
@@ -50,8 +65,39 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return ResponseEntity.badRequest()
                 .body(detail(
                         HttpStatus.BAD_REQUEST,
-                        "\"" + e.getValue() + "\" cannot be read as " + e.getName() + ".",
+                        told(e).map(Problem::getMessage)
+                                .orElseGet(() -> "\"" + DayEdge.shortened(String.valueOf(e.getValue()))
+                                        + "\" cannot be read as " + e.getName() + "."),
                         e.getName()));
+    }
+
+    /** A problem that was thrown while something was read, and came wrapped. */
+    private static Optional<Problem> told(Throwable e) {
+        return Stream.iterate(e, Objects::nonNull, Throwable::getCause)
+                .limit(20)
+                .filter(Problem.class::isInstance)
+                .map(Problem.class::cast)
+                .findFirst();
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> clash(DataIntegrityViolationException e) {
+        String constraint = Clashes.constraint(e).orElse("unnamed");
+        LOG.warn("A write was refused by the constraint {}", constraint);
+        return ResponseEntity.status(HttpStatus.CONFLICT)
+                .body(detail(
+                        HttpStatus.CONFLICT,
+                        "This does not go together with what is there, perhaps since somebody was quicker; load the page"
+                                + " again. Nothing was changed.",
+                        null));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> brokenForm(MultipartException e) {
+        return told(e).map(this::problem)
+                .orElseGet(() -> ResponseEntity.badRequest()
+                        .body(detail(
+                                HttpStatus.BAD_REQUEST, "The form could not be read; nothing was changed.", null)));
     }
 
     @ExceptionHandler({AccessDeniedException.class, AuthenticationException.class})
@@ -59,10 +105,16 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         throw e;
     }
 
-    @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
+    @ExceptionHandler({
+        DataAccessResourceFailureException.class,
+        CannotCreateTransactionException.class,
+        QueryTimeoutException.class,
+        PessimisticLockingFailureException.class
+    })
     ResponseEntity<ProblemDetail> databaseAway(Exception e) {
         LOG.warn("The database does not answer: {}", e.getMessage());
         return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .header(HttpHeaders.RETRY_AFTER, "2")
                 .body(detail(
                         HttpStatus.SERVICE_UNAVAILABLE,
                         "The database does not answer at the moment. Nothing was recorded; it will be tried again.",
@@ -93,8 +145,21 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        return ResponseEntity.badRequest()
-                .body(detail(HttpStatus.BAD_REQUEST, "The request could not be read; nothing was changed.", null));
+        Optional<Problem> told = told(e);
+        String field = e.getCause() instanceof DatabindException broken
+                ? broken.getPath().stream()
+                        .map(JacksonException.Reference::getPropertyName)
+                        .filter(Objects::nonNull)
+                        .reduce((first, last) -> last)
+                        .orElse(null)
+                : null;
+        HttpStatus answer = told.map(Problem::status).orElse(HttpStatus.BAD_REQUEST);
+        String sentence = told.map(Problem::getMessage)
+                .orElse(
+                        field == null
+                                ? "The request could not be read; nothing was changed."
+                                : "\"" + field + "\" could not be read; nothing was changed.");
+        return ResponseEntity.status(answer).body(detail(answer, sentence, field));
     }
 
     @Override

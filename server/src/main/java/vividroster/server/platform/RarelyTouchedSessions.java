@@ -3,6 +3,7 @@ package vividroster.server.platform;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Set;
+import org.springframework.dao.DataAccessException;
 import org.springframework.session.Session;
 import org.springframework.session.SessionRepository;
 
@@ -69,7 +70,13 @@ final class RarelyTouchedSessions<S extends Session> implements SessionRepositor
 
         @Override
         public <T> T getAttribute(String attributeName) {
-            return session.getAttribute(attributeName);
+            try {
+                return session.getAttribute(attributeName);
+            } catch (DataAccessException e) {
+                throw e;
+            } catch (RuntimeException e) {
+                throw new SessionUnreadableException(e);
+            }
         }
 
         @Override

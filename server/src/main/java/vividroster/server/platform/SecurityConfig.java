@@ -1,24 +1,21 @@
 package vividroster.server.platform;
 
 import io.micrometer.observation.ObservationRegistry;
-import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.security.authentication.AuthenticationManager;
-import org.springframework.security.authentication.ProviderManager;
-import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import tools.jackson.databind.ObjectMapper;
 
 /** Who may ask for what: every endpoint needs a signed-in person but sign-in itself, health and the interface's files. */
@@ -38,7 +35,8 @@ class SecurityConfig {
     }
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http, CookieCsrfTokenRepository csrfTokens, ObjectMapper json)
+    SecurityFilterChain security(
+            HttpSecurity http, CookieCsrfTokenRepository csrfTokens, AccountSessions sessions, ObjectMapper json)
             throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
                         .permitAll()
@@ -50,21 +48,24 @@ class SecurityConfig {
                         .denyAll()
                         .anyRequest()
                         .permitAll())
+                .securityContext(context -> context.securityContextRepository(sessions))
                 .csrf(csrf -> csrf.spa().csrfTokenRepository(csrfTokens))
                 .headers(
                         headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives("default-src 'self';"
-                                + " style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none';"
-                                + " base-uri 'none'; frame-ancestors 'none'; form-action 'self'")))
+                                        + " style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none';"
+                                        + " base-uri 'none'; frame-ancestors 'none'; form-action 'self'"))
+                                .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
+                                .permissionsPolicyHeader(
+                                        permissions -> permissions.policy(
+                                                "camera=(), geolocation=(), payment=(), usb=(), microphone=(self), display-capture=()")))
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
                 .exceptionHandling(errors -> errors.authenticationEntryPoint((request, response, e) -> {
-                            response.setStatus(HttpStatus.UNAUTHORIZED.value());
-                            write(response, json, HttpStatus.UNAUTHORIZED, "Sign in first.");
+                            Answers.write(response, json, HttpStatus.UNAUTHORIZED, "Sign in first.");
                         })
                         .accessDeniedHandler((request, response, e) -> {
-                            response.setStatus(HttpStatus.FORBIDDEN.value());
                             boolean stale = e instanceof org.springframework.security.web.csrf.CsrfException;
-                            write(
+                            Answers.write(
                                     response,
                                     json,
                                     HttpStatus.FORBIDDEN,
@@ -75,28 +76,16 @@ class SecurityConfig {
         return http.build();
     }
 
-    private static void write(
-            jakarta.servlet.http.HttpServletResponse response, ObjectMapper json, HttpStatus status, String sentence)
-            throws java.io.IOException {
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.setCharacterEncoding(StandardCharsets.UTF_8.name());
-        response.getWriter().write(json.writeValueAsString(ProblemAdvice.detail(status, sentence, null)));
+    /** An address that no browser makes of itself is refused in a sentence like everything else. */
+    @Bean
+    RequestRejectedHandler refusedAddresses(ObjectMapper json) {
+        return (request, response, refused) -> Answers.write(
+                response, json, HttpStatus.BAD_REQUEST, "This address cannot be read; nothing was changed.");
     }
 
+    /** bcrypt; what was kept with less work is made anew at the next sign-in. */
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
-    }
-
-    @Bean
-    AuthenticationManager authenticationManager(UserDetailsService people, PasswordEncoder encoder) {
-        DaoAuthenticationProvider provider = new DaoAuthenticationProvider(people);
-        provider.setPasswordEncoder(encoder);
-        return new ProviderManager(provider);
-    }
-
-    @Bean
-    SecurityContextRepository securityContexts() {
-        return new HttpSessionSecurityContextRepository();
+    PasswordEncoder passwordEncoder(@Value("${vivid.password-strength}") int strength) {
+        return new DelegatingPasswordEncoder("bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(strength)));
     }
 }

@@ -28,7 +28,11 @@ class SessionStore {
         config.setPassword(database.getPassword());
         config.setMaximumPoolSize(6);
         config.setConnectionTimeout(5000);
-        config.setConnectionInitSql("set synchronous_commit = off");
+        config.setConnectionInitSql(
+                "set synchronous_commit = off; set statement_timeout = '5s'; set lock_timeout = '2s'");
+        config.addDataSourceProperty("connectTimeout", "5");
+        config.addDataSourceProperty("socketTimeout", "10");
+        config.addDataSourceProperty("logServerErrorDetail", "false");
         return new HikariDataSource(config);
     }
 

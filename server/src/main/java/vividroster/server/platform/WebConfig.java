@@ -1,11 +1,13 @@
 package vividroster.server.platform;
 
 import java.io.IOException;
+import java.time.LocalDate;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
+import org.springframework.format.FormatterRegistry;
 import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
@@ -14,6 +16,11 @@ import org.springframework.web.servlet.resource.PathResourceResolver;
 /** The interface's files; every path that is neither a file nor the API is a screen of the one page. */
 @Configuration(proxyBeanMethods = false)
 class WebConfig implements WebMvcConfigurer {
+
+    @Override
+    public void addFormatters(FormatterRegistry registry) {
+        registry.addConverter(String.class, LocalDate.class, new DayEdge.Days());
+    }
 
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {

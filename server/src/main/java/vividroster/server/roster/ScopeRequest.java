@@ -8,6 +8,7 @@ import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.SectionScope;
 import vividroster.server.platform.Absent;
+import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 
 /**
@@ -23,9 +24,7 @@ public record ScopeRequest(
     /** @throws Problem when the parts do not name a section */
     public SectionScope toScope(InstrumentCatalog catalog) {
         Optional<String> instrumentCode = given(instrument);
-        if (instrumentCode.isPresent() && !catalog.has(instrument)) {
-            throw Problem.input("instrument", "\"" + instrument + "\" is not an instrument of the catalog.");
-        }
+        instrumentCode.ifPresent(code -> InstrumentCodes.known(catalog, "instrument", code));
         if (family != null && instrumentCode.isPresent()) {
             throw Problem.input("family", "Choose a family or an instrument, not both.");
         }

@@ -32,6 +32,7 @@ import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Absent;
+import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -131,8 +132,8 @@ class SeasonController {
         }
 
         Carried toCarried(InstrumentCatalog catalog) {
-            if (instrument != null && !catalog.has(instrument)) {
-                throw Problem.input("carries", "\"" + instrument + "\" is not an instrument of the catalog.");
+            if (instrument != null) {
+                InstrumentCodes.known(catalog, "carries", instrument);
             }
             Carried.Whom whom = instrument != null
                     ? new Carried.OfSection(

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.roster.Seat;
 import vividroster.server.office.Office;
+import vividroster.server.platform.ClientWrites;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -17,24 +18,29 @@ import vividroster.server.roster.Rosters;
 @Service
 public class PainReports {
 
+    private final ClientWrites writes;
     private final PainQueries queries;
     private final Rosters rosters;
     private final Office office;
 
-    PainReports(PainQueries queries, Rosters rosters, Office office) {
+    PainReports(PainQueries queries, Rosters rosters, Office office, ClientWrites writes) {
+        this.writes = writes;
         this.queries = queries;
         this.rosters = rosters;
         this.office = office;
     }
 
     /**
-     * Keeps a report. Sending it again keeps it once.
+     * Keeps a report. Sending it again keeps it once; another under its id is a conflict.
      *
      * @throws Problem when the student has no seat in that class
      */
     @Transactional
     public void report(SignedIn person, UUID id, UUID studentId, UUID classId, String place, String since) {
         UUID programId = person.programId();
+        if (!writes.isFirst(programId, "report", id, studentId, classId, place, since)) {
+            return;
+        }
         LocalDate today = office.today(programId);
         Seat seat = rosters.seatsOf(programId, studentId).stream()
                 .filter(s -> s.classId().equals(classId))

@@ -1,0 +1,365 @@
+package vividroster.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CountDownLatch;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import vividroster.server.platform.Ids;
+import vividroster.testkit.ApiClient;
+import vividroster.testkit.ApiClient.Answer;
+import vividroster.testkit.RunningServer;
+import vividroster.testkit.School;
+
+/** Twenty presses at once, under one id and under twenty: what there can be one of, there is one of; nothing fails. */
+class RacesTest {
+
+    private static final int PRESSES = 20;
+
+    private final RunningServer server = RunningServer.shared();
+    private final School school = School.open(server);
+    private final ApiClient director = school.director();
+    private final List<ApiClient> directors =
+            IntStream.range(0, 5).mapToObj(i -> school.director()).toList();
+
+    private List<Answer> at(Function<ApiClient, Answer> press) {
+        return each(i -> press);
+    }
+
+    private List<Answer> each(java.util.function.IntFunction<Function<ApiClient, Answer>> presses) {
+        List<Answer> answers = Collections.synchronizedList(new ArrayList<>());
+        CountDownLatch begin = new CountDownLatch(1);
+        List<Thread> threads = IntStream.range(0, PRESSES)
+                .mapToObj(i -> Thread.ofVirtual().start(() -> {
+                    try {
+                        begin.await();
+                    } catch (InterruptedException e) {
+                        Thread.currentThread().interrupt();
+                    }
+                    answers.add(presses.apply(i).apply(directors.get(i % directors.size())));
+                }))
+                .toList();
+        begin.countDown();
+        for (Thread thread : threads) {
+            try {
+                thread.join();
+            } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+        assertThat(answers).hasSize(PRESSES);
+        assertThat(answers).as("no error of the server's own").allMatch(a -> a.status() < 500);
+        return answers;
+    }
+
+    private static long good(List<Answer> answers) {
+        return answers.stream().filter(a -> a.status() < 300).count();
+    }
+
+    /** The same content under one id is taken every time; other content under it is a conflict. */
+    private void sameIdSameAnswer(String path, Supplier<Map<String, Object>> body, String changed, Object to) {
+        Map<String, Object> sent = body.get();
+        assertThat(good(at(client -> client.post(path, sent)))).as(path).isEqualTo(PRESSES);
+        Map<String, Object> other = new HashMap<>(sent);
+        other.put(changed, to);
+        Answer conflict = director.post(path, other);
+        assertThat(conflict.status()).as(path + " " + conflict.text()).isEqualTo(409);
+        assertThat(conflict.sentence()).contains("has this id already");
+        assertThat(director.post(path, sent).status()).as("and the first again").isLessThan(300);
+    }
+
+    private Map<String, Object> body(Object... pairs) {
+        Map<String, Object> body = new HashMap<>();
+        body.put("id", Ids.next());
+        for (int i = 0; i < pairs.length; i += 2) {
+            body.put((String) pairs[i], pairs[i + 1]);
+        }
+        return body;
+    }
+
+    private String taken(String key) {
+        return director.post("/api/checks/starters/" + key + "/take", Map.of())
+                .json()
+                .path("milestoneId")
+                .asString();
+    }
+
+    private JsonNode starterWith(String what) {
+        for (JsonNode starter :
+                director.get("/api/checks/starters?instrument=flute").json()) {
+            if (starter.path("check").path(what).size() > 0) {
+                return starter;
+            }
+        }
+        throw new AssertionError(what);
+    }
+
+    @Test
+    void attempts() {
+        sameIdSameAnswer("/api/attempts", () -> school.attempt("Ana Reed", "line", "NOT_YET"), "outcome", "PASS");
+        assertThat(director.get("/api/students/" + school.id("Ana Reed") + "/milestones/" + school.id("line")
+                                + "/tries?instrument=flute")
+                        .json()
+                        .size())
+                .isEqualTo(1);
+        assertThat(good(at(client -> client.post("/api/attempts", school.attempt("Bo Lund", "line", "NOT_YET")))))
+                .as("twenty tries are twenty tries")
+                .isEqualTo(PRESSES);
+        JsonNode board = director.get("/api/students/" + school.id("Bo Lund") + "/folder")
+                .json();
+        assertThat(board.path("instruments")
+                        .get(0)
+                        .path("milestones")
+                        .get(0)
+                        .path("standing")
+                        .path("tries")
+                        .asInt())
+                .isEqualTo(PRESSES);
+    }
+
+    @Test
+    void anAttemptIsCorrectedOnce() {
+        Map<String, Object> attempt = school.attempt("Ana Reed", "line", "PASS");
+        director.post("/api/attempts", attempt);
+        String path = "/api/attempts/" + attempt.get("id") + "/correction";
+        List<Answer> answers =
+                at(client -> client.post(path, body("outcome", "UNDONE", "reason", "pressed the wrong name")));
+        assertThat(good(answers)).isEqualTo(1);
+        assertThat(answers.stream().filter(a -> a.status() == 409)).hasSize(PRESSES - 1);
+    }
+
+    @Test
+    void orders() {
+        Map<String, Object> same = school.order(List.of(school.tutti()), "line");
+        assertThat(good(at(client -> client.post("/api/season/orders", same)))).isEqualTo(PRESSES);
+        Map<String, Object> other = new HashMap<>(same);
+        other.put("dueOn", School.TODAY.plusDays(3).toString());
+        assertThat(director.post("/api/season/orders", other).sentence()).contains("has this id already");
+        List<Answer> twentyIds =
+                at(client -> client.post("/api/season/orders", school.order(List.of(school.tutti()), "line 2")));
+        assertThat(good(twentyIds)).isEqualTo(1);
+        assertThat(twentyIds.stream().filter(a -> a.status() >= 300))
+                .allMatch(a -> a.status() == 409 && a.sentence().contains("Two gulls"));
+        assertThat(director.get("/api/season/orders").json().size()).isEqualTo(2);
+    }
+
+    @Test
+    void painReportsAndFits() {
+        sameIdSameAnswer(
+                "/api/pain-reports",
+                () -> body(
+                        "studentId",
+                        school.id("Ana Reed"),
+                        "classId",
+                        school.id("Winds"),
+                        "place",
+                        "left wrist",
+                        "since",
+                        "Monday"),
+                "place",
+                "right wrist");
+        assertThat(director.get("/api/students/" + school.id("Ana Reed") + "/pain-reports")
+                        .json()
+                        .size())
+                .isEqualTo(1);
+        sameIdSameAnswer(
+                "/api/students/" + school.id("Ana Reed") + "/fits",
+                () -> body("kind", "CHAIR", "measures", Map.of("kneeCm", 41.0), "confirmed", List.of(), "note", ""),
+                "note",
+                "other");
+        JsonNode reports = director.get("/api/students/" + school.id("Ana Reed") + "/pain-reports")
+                .json();
+        String followUp = "/api/pain-reports/" + reports.get(0).path("id").asString() + "/follow-up";
+        assertThat(good(at(client -> client.post(followUp, Map.of("note", "seen by the nurse")))))
+                .isEqualTo(1);
+    }
+
+    @Test
+    void partnerChecks() {
+        sameIdSameAnswer(
+                "/api/partner-checks",
+                () -> body(
+                        "milestoneId",
+                        school.id("line"),
+                        "scope",
+                        school.tutti(),
+                        "pairing",
+                        "STAND",
+                        "watch",
+                        List.of("Tall", "Round", "Full"),
+                        "measures",
+                        List.of(),
+                        "groups",
+                        List.of(List.of(school.id("Ana Reed"), school.id("Bo Lund")))),
+                "watch",
+                List.of("Tall", "Round", "Quiet"));
+        assertThat(director.get("/api/partner-checks?classId=" + school.id("Winds"))
+                        .json()
+                        .size())
+                .isEqualTo(1);
+    }
+
+    @Test
+    void oneVariantIsInUse() {
+        JsonNode starter = starterWith("variants");
+        String check = taken(starter.path("key").asString());
+        String name = director.get("/api/checks/" + check + "/variants?classId=" + school.id("Winds"))
+                .json()
+                .path("offered")
+                .get(0)
+                .path("name")
+                .asString();
+        String path = "/api/students/" + school.id("Ana Reed") + "/variants";
+        sameIdSameAnswer(
+                path, () -> body("milestoneId", check, "classId", school.id("Winds"), "name", name), "name", "another");
+        at(client -> client.post(path, body("milestoneId", check, "classId", school.id("Winds"), "name", name)));
+        List<String> inUse = new ArrayList<>();
+        director.get(path).json().forEach(variant -> {
+            if (variant.has("reviewOn")) {
+                inUse.add(variant.path("id").asString());
+            }
+        });
+        assertThat(inUse).hasSize(1);
+        sameIdSameAnswer(
+                "/api/variants/" + inUse.getFirst() + "/review",
+                () -> body("keepWeeks", 2, "note", ""),
+                "keepWeeks",
+                6);
+    }
+
+    @Test
+    void aStarterCheckIsTakenOnce() {
+        String key = director.get("/api/checks/starters?instrument=flute")
+                .json()
+                .get(1)
+                .path("key")
+                .asString();
+        List<Answer> answers = at(client -> client.post("/api/checks/starters/" + key + "/take", Map.of()));
+        assertThat(good(answers)).isEqualTo(PRESSES);
+        assertThat(answers.stream().map(Answer::text).distinct()).hasSize(1);
+    }
+
+    @Test
+    void namesAndNumbersAreTakenOnce() {
+        assertThat(good(at(
+                        client -> client.post("/api/books", Map.of("title", "Ebb", "volume", "1", "notesKept", true)))))
+                .isEqualTo(1);
+        String book = director.get("/api/books").json().get(0).path("id").asString();
+        Map<String, Object> line = new HashMap<>(Map.of(
+                "bookId",
+                book,
+                "page",
+                9,
+                "number",
+                77,
+                "title",
+                "Ebb tide",
+                "concertKey",
+                "F major",
+                "meter",
+                "4/4",
+                "tempoBpm",
+                80,
+                "measures",
+                8));
+        line.put("playedMeasures", 8);
+        assertThat(good(at(client -> client.post("/api/books/lines", line)))).isEqualTo(1);
+        assertThat(good(at(client -> client.post(
+                        "/api/classes",
+                        Map.of(
+                                "name",
+                                "Oboes",
+                                "campus",
+                                "",
+                                "shape",
+                                "LIKE_INSTRUMENT",
+                                "period",
+                                1,
+                                "startsAt",
+                                "08:00",
+                                "minutes",
+                                40)))))
+                .isEqualTo(1);
+        assertThat(good(at(client -> client.post(
+                        "/api/people",
+                        Map.of(
+                                "signInName", "ayre-" + school.programId(),
+                                "displayName", "Ayre",
+                                "role", "ASSISTANT",
+                                "password", "four bows to a note")))))
+                .isEqualTo(1);
+    }
+
+    @Test
+    void whatIsPutIsThereWhole() {
+        director.post(
+                "/api/lines/" + school.id("line") + "/notes",
+                Map.of("abc", "X:1\nT:First light\nM:4/4\nL:1/4\nK:Bb\nB c d e|B4|]\n"));
+        String ladder = "/api/lines/" + school.id("line") + "/ladders/flute";
+        Map<String, Object> step = new HashMap<>(
+                Map.of("kind", "WHOLE", "from", 0, "to", 1, "tempoBpm", 80, "repetitions", 2, "note", ""));
+        List<Answer> ladders = each(i -> client -> client.put(
+                ladder, Map.of("minutes", 5, "habit", "SPOTS_FIRST", "steps", Collections.nCopies(1 + i % 3, step))));
+        assertThat(good(ladders)).as(ladders.getFirst().text()).isEqualTo(PRESSES);
+        String warmUp = "/api/warm-up?classId=" + school.id("Winds") + "&on=2026-10-05";
+        List<Answer> warmUps = each(i -> client -> client.put(
+                warmUp,
+                Map.of(
+                        "parts",
+                        Collections.nCopies(1 + i % 3, Map.of("kind", "SCALE", "minutes", 2, "key", "B-flat major")))));
+        assertThat(good(warmUps)).as(warmUps.getFirst().text()).isEqualTo(PRESSES);
+        String remark = "/api/lines/" + school.id("line") + "/remarks/flute";
+        assertThat(good(each(i -> client -> client.put(remark, Map.of("trouble", "measure " + i, "tip", "")))))
+                .isEqualTo(PRESSES);
+        assertThat(good(at(client -> client.post("/api/schools/breath-marks", Map.of("choice", "x")))))
+                .as("no such question")
+                .isZero();
+    }
+
+    @Test
+    void aRosterIsTakenOnce() {
+        byte[] roster = "name,class,instrument\nPia Noon,Winds,Oboe\nRay Moss,Winds,Oboe\n".getBytes();
+        String fingerprint = director.upload("/api/roster-import/preview", "r.csv", roster, Map.of())
+                .json()
+                .path("fingerprint")
+                .asString();
+        List<Answer> answers =
+                at(client -> client.upload("/api/roster-import?fingerprint=" + fingerprint, "r.csv", roster, Map.of()));
+        assertThat(good(answers)).isGreaterThanOrEqualTo(1);
+        long oboes = 0;
+        for (JsonNode student : director.get("/api/students").json()) {
+            oboes += List.of("Pia Noon", "Ray Moss")
+                            .contains(student.path("name").asString())
+                    ? 1
+                    : 0;
+        }
+        assertThat(oboes).isEqualTo(2);
+    }
+
+    @Test
+    void aRetiredMilestoneIsNotOrdered() {
+        director.post(
+                "/api/checks/"
+                        + taken(director.get("/api/checks/starters?instrument=flute")
+                                .json()
+                                .get(0)
+                                .path("key")
+                                .asString())
+                        + "/retire",
+                Map.of());
+        UUID line = school.id("line");
+        director.post("/api/books/lines/" + line + "/retired", Map.of("retired", true));
+        Answer answer = director.post("/api/season/orders", school.order(List.of(school.tutti()), "line"));
+        assertThat(answer.status()).isEqualTo(409);
+        assertThat(answer.sentence()).contains("was taken off the shelf");
+    }
+}
