@@ -101,13 +101,16 @@ hold_data_folder() {
 database_up() {
   if [ -n "${VIVID_DATABASE_URL:-}" ]; then
     export VIVID_DEMO=${VIVID_DEMO:-no}
+    [ -n "${VIVID_DATABASE_OWNER_USER:-}" ] ||
+      echo "One role of the database owns the tables and uses them: nothing in the database then keeps recorded attempts from being changed. docs/deployment.md says how to give it two."
     return
   fi
   local words
   words=$(mktemp)
   pg_up "$DATA/pg" >"$words" 2>/dev/null || { words=$(cat "$words"; rm -f "$words"); die "${words:-PostgreSQL did not start from $DATA/pg.}"; }
   rm -f "$words"
-  export VIVID_DATABASE_URL=$PG_URL VIVID_DATABASE_USER=$PG_USER VIVID_DATABASE_PASSWORD=$PG_PASSWORD
+  export VIVID_DATABASE_URL=$PG_URL VIVID_DATABASE_USER=$PG_APP_USER VIVID_DATABASE_PASSWORD=$PG_APP_PASSWORD
+  export VIVID_DATABASE_OWNER_USER=$PG_USER VIVID_DATABASE_OWNER_PASSWORD=$PG_PASSWORD
   OWN_DATABASE=yes
 }
 

@@ -42,8 +42,10 @@ public final class RunningServer implements AutoCloseable {
     public static List<String> settings(Database database) {
         return List.of(
                 "--spring.datasource.url=" + database.url(),
-                "--spring.datasource.username=" + database.user(),
-                "--spring.datasource.password=" + database.password());
+                "--spring.datasource.username=" + database.appUser(),
+                "--spring.datasource.password=" + database.appPassword(),
+                "--spring.flyway.user=" + database.user(),
+                "--spring.flyway.password=" + database.password());
     }
 
     public String address() {

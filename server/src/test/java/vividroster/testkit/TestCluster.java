@@ -18,17 +18,32 @@ public final class TestCluster {
     private final String user;
     private final String password;
 
-    private TestCluster(String server, String user, String password) {
+    private final String appUser;
+    private final String appPassword;
+
+    private TestCluster(String server, String user, String password, String appUser, String appPassword) {
         this.server = server;
         this.user = user;
         this.password = password;
+        this.appUser = appUser;
+        this.appPassword = appPassword;
     }
 
-    /** @param name of the database, new and empty */
-    public record Database(String name, String url, String user, String password) {
+    /**
+     * @param name of the database, new and empty
+     * @param user the owner, who also may do everything
+     * @param appUser the role the application signs in with
+     */
+    public record Database(String name, String url, String user, String password, String appUser, String appPassword) {
 
+        /** As the owner. */
         public Connection connect() throws SQLException {
             return DriverManager.getConnection(url, user, password);
+        }
+
+        /** As the application. */
+        public Connection connectAsApplication() throws SQLException {
+            return DriverManager.getConnection(url, appUser, appPassword);
         }
     }
 
@@ -48,7 +63,7 @@ public final class TestCluster {
         } catch (SQLException e) {
             throw new IllegalStateException(e);
         }
-        return new Database(name, server + name, user, password);
+        return new Database(name, server + name, user, password, appUser, appPassword);
     }
 
     /** The project's root folder, from whichever module the tests run. */
@@ -65,11 +80,12 @@ public final class TestCluster {
                     : Files.createTempDirectory(Path.of(parent), "cluster");
             folder.toFile().setExecutable(true, false);
             String kind = "yes".equals(System.getenv("VIVID_TEST_DURABLE")) ? "kept" : "throwaway";
-            String said = script(
-                    "pg_up " + folder + " " + kind + " || exit 1; echo; echo \"$PG_PORT $PG_USER $PG_PASSWORD\"");
+            String said = script("pg_up " + folder + " " + kind
+                    + " || exit 1; echo; echo \"$PG_PORT $PG_USER $PG_PASSWORD $PG_APP_USER $PG_APP_PASSWORD\"");
             Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(folder)));
             String[] words = said.strip().lines().toList().getLast().split(" ");
-            return new TestCluster("jdbc:postgresql://127.0.0.1:" + words[0] + "/", words[1], words[2]);
+            return new TestCluster(
+                    "jdbc:postgresql://127.0.0.1:" + words[0] + "/", words[1], words[2], words[3], words[4]);
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }

@@ -8,6 +8,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.server.audit.Audit;
 import vividroster.server.office.Office;
 import vividroster.server.platform.AccountSessions;
 import vividroster.server.platform.Role;
@@ -30,12 +32,19 @@ import vividroster.server.platform.Verbatim;
 @RequestMapping("/api/session")
 class SessionController {
 
+    private final Audit audit;
     private final SignIns signIns;
     private final AccountSessions sessions;
     private final CsrfAuthenticationStrategy csrf;
     private final Office office;
 
-    SessionController(SignIns signIns, AccountSessions sessions, CookieCsrfTokenRepository csrfTokens, Office office) {
+    SessionController(
+            SignIns signIns,
+            AccountSessions sessions,
+            CookieCsrfTokenRepository csrfTokens,
+            Office office,
+            Audit audit) {
+        this.audit = audit;
         this.signIns = signIns;
         this.sessions = sessions;
         this.csrf = new CsrfAuthenticationStrategy(csrfTokens);
@@ -57,6 +66,7 @@ class SessionController {
     @Operation(operationId = "signIn", summary = "Sign in; answers who you are and sets the session cookie")
     Me signIn(@Valid @RequestBody SignInRequest request, HttpServletRequest http, HttpServletResponse response) {
         SignedIn person = signIns.signIn(request.signInName(), request.password(), http.getRemoteAddr());
+        audit.note(person, Audit.What.SIGNED_IN, Optional.empty());
         sessions.begin(person, http, response);
         csrf.onAuthentication(SecurityContextHolder.getContext().getAuthentication(), http, response);
         return me(person);

@@ -25,6 +25,7 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.progress.BoardColumns;
 import vividroster.core.progress.Standing;
 import vividroster.formats.csv.CsvSheet;
+import vividroster.server.audit.Audit;
 import vividroster.server.board.SectionBoards.Belting;
 import vividroster.server.board.SectionBoards.SectionBoard;
 import vividroster.server.hearing.HearingRuns.Seated;
@@ -39,11 +40,13 @@ import vividroster.server.roster.ScopeRequest;
 @RequestMapping("/api")
 class BoardController {
 
+    private final Audit audit;
     private final SectionBoards boards;
     private final Office office;
     private final InstrumentCatalog catalog;
 
-    BoardController(SectionBoards boards, Office office, InstrumentCatalog catalog) {
+    BoardController(SectionBoards boards, Office office, InstrumentCatalog catalog, Audit audit) {
+        this.audit = audit;
         this.boards = boards;
         this.office = office;
         this.catalog = catalog;
@@ -108,6 +111,7 @@ class BoardController {
             @RequestParam(required = false) LocalDate on) {
         LocalDate day = Optional.ofNullable(on).orElseGet(() -> office.today(person.programId()));
         SectionBoard board = boards.board(person.programId(), scope.toScope(catalog), day);
+        audit.note(person, Audit.What.EXPORTED, Optional.ofNullable(scope.classId()));
         List<String> heading = new ArrayList<>(List.of("Student", "Instrument", "Division", "Belt"));
         board.columns().forEach(column -> heading.add(columnName(column.milestone())));
         List<List<String>> rows = board.rows().stream()

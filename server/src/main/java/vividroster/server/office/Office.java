@@ -36,6 +36,11 @@ public class Office {
         return !queries.anyProgram();
     }
 
+    @Transactional(readOnly = true)
+    public List<UUID> all() {
+        return queries.findPrograms();
+    }
+
     /** @param fixedToday the day a demo stands still on, or null */
     @Transactional
     public UUID open(String name, ZoneId zone, LocalDate fixedToday) {

@@ -30,6 +30,12 @@ class ProgramQueries {
                 .single();
     }
 
+    List<UUID> findPrograms() {
+        return jdbc.sql("select id from program -- every program_id there is")
+                .query(UUID.class)
+                .list();
+    }
+
     void insertProgram(UUID programId, String name, String zone, LocalDate fixedToday) {
         jdbc.sql("insert into program (id, name, zone, fixed_today) values (:id, :name, :zone, :fixedToday)")
                 .param("id", programId)

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.server.audit.Audit;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.podium.Podiums.PodiumView;
 import vividroster.server.podium.Podiums.RailView;
@@ -17,9 +18,11 @@ import vividroster.server.podium.Podiums.RailView;
 @RequestMapping("/api")
 class PodiumController {
 
+    private final Audit audit;
     private final Podiums podiums;
 
-    PodiumController(Podiums podiums) {
+    PodiumController(Podiums podiums, Audit audit) {
+        this.audit = audit;
         this.podiums = podiums;
     }
 
@@ -37,6 +40,10 @@ class PodiumController {
     @GetMapping("/podium")
     @Operation(operationId = "podium", summary = "The classes of a day: what to teach, whom to hear, how long it takes")
     PodiumView podium(@AuthenticationPrincipal SignedIn person, @RequestParam(required = false) LocalDate on) {
-        return podiums.podium(person.programId(), Optional.ofNullable(on));
+        PodiumView podium = podiums.podium(person.programId(), Optional.ofNullable(on));
+        podium.classes().stream()
+                .filter(c -> !c.pain().isEmpty())
+                .forEach(c -> audit.noteOnce(person, Audit.What.READ_PAIN_REPORTS, Optional.of(c.classId())));
+        return podium;
     }
 }

@@ -7,6 +7,7 @@ import java.time.OffsetDateTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -23,6 +24,7 @@ import org.springframework.web.multipart.MultipartFile;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.RosterPlan.PlannedRow;
 import vividroster.core.roster.RowOutcome;
+import vividroster.server.audit.Audit;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
 
@@ -31,10 +33,12 @@ import vividroster.server.platform.SignedIn;
 @PreAuthorize("hasRole('DIRECTOR')")
 class ImportController {
 
+    private final Audit audit;
     private final RosterImport imports;
     private final InstrumentCatalog catalog;
 
-    ImportController(RosterImport imports, InstrumentCatalog catalog) {
+    ImportController(RosterImport imports, InstrumentCatalog catalog, Audit audit) {
+        this.audit = audit;
         this.imports = imports;
         this.catalog = catalog;
     }
@@ -106,6 +110,7 @@ class ImportController {
     @GetMapping(path = "/roster.csv", produces = "text/csv")
     @Operation(operationId = "rosterCsv", summary = "The roster as a CSV file that could be taken again")
     ResponseEntity<byte[]> roster(@AuthenticationPrincipal SignedIn person) {
+        audit.note(person, Audit.What.EXPORTED, Optional.empty());
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,

@@ -34,7 +34,8 @@ class RosterQueries {
     record NewSeat(UUID id, Seat seat) {}
 
     List<Roster.Student> findRosterStudents(UUID programId) {
-        return jdbc.sql("select id, name, student_number from student where program_id = :programId")
+        return jdbc.sql(
+                        "select id, name, student_number from student where program_id = :programId and erased_at is null")
                 .param("programId", programId)
                 .query((row, n) -> new Roster.Student(
                         Rows.id(row, "id"),
@@ -114,7 +115,8 @@ class RosterQueries {
     }
 
     List<Student> findAllStudents(UUID programId) {
-        return jdbc.sql("select id, name, sort_name from student where program_id = :programId order by sort_name, id")
+        return jdbc.sql(
+                        "select id, name, sort_name from student where program_id = :programId and erased_at is null order by sort_name, id")
                 .param("programId", programId)
                 .query(Student.class)
                 .list();

@@ -7,6 +7,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.server.audit.Audit;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
 
@@ -25,10 +27,12 @@ import vividroster.server.platform.SignedIn;
 @RequestMapping("/api")
 class PainController {
 
+    private final Audit audit;
     private final PainReports reports;
     private final InstrumentCatalog catalog;
 
-    PainController(PainReports reports, InstrumentCatalog catalog) {
+    PainController(PainReports reports, InstrumentCatalog catalog, Audit audit) {
+        this.audit = audit;
         this.reports = reports;
         this.catalog = catalog;
     }
@@ -84,7 +88,11 @@ class PainController {
     @GetMapping("/students/{studentId}/pain-reports")
     @Operation(operationId = "painReports", summary = "What a student reported, latest first; for staff only")
     List<PainView> ofStudent(@AuthenticationPrincipal SignedIn person, @PathVariable UUID studentId) {
-        return reports.ofStudent(person.programId(), studentId).stream()
+        List<PainReport> found = reports.ofStudent(person.programId(), studentId);
+        if (!found.isEmpty()) {
+            audit.noteOnce(person, Audit.What.READ_PAIN_REPORTS, Optional.of(studentId));
+        }
+        return found.stream()
                 .map(r -> new PainView(
                         r.id(),
                         r.place(),

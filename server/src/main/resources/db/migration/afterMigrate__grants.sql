@@ -1,0 +1,25 @@
+-- What the application's role may do, told anew after every migration. Over a server where one role does everything,
+-- nothing can be taken from it.
+do $grants$
+declare
+    app text := '${app}';
+    added text;
+begin
+    if app = current_user then
+        return;
+    end if;
+    execute format('grant usage on schema public to %I', app);
+    execute format('revoke all on all tables in schema public from %I', app);
+    execute format('grant select, insert, update, delete on all tables in schema public to %I', app);
+    -- Only ever added to.
+    foreach added in array array[
+        'attempt', 'audit', 'client_write', 'milestone_version', 'criterion', 'technique_check_version', 'variant_review',
+        'pain_follow_up'] loop
+        execute format('revoke update, delete on %I from %I', added, app);
+    end loop;
+    execute format('revoke insert, update, delete on attempt_trail, flyway_schema_history from %I', app);
+    execute 'revoke execute on function rebuild_attempt_trails(uuid, uuid, uuid) from public';
+    execute 'revoke execute on function erase_words_of_student(uuid, uuid, uuid) from public';
+    execute format('grant execute on function erase_words_of_student(uuid, uuid, uuid) to %I', app);
+end
+$grants$;
