@@ -8,7 +8,13 @@ hold_data_folder
 choose_port
 
 APP=server/target/app
-LOG=$DATA/vivid.log
+LOG=$DATA/start.log
+. scripts/copies.sh
+# Every line of the application, over restarts, in a form that programs read; turned over by the application itself.
+export VIVID_LOG_FILE=$DATA/logs/vivid.log
+(umask 077 && mkdir -p "$DATA/logs")
+# Where the application leaves the first password of an empty programme; it is shown and gone.
+export VIVID_FIRST_SIGN_IN=$DATA/first-sign-in
 
 stale() {
   [ ! -f "$APP/built" ] && return 0
@@ -92,13 +98,30 @@ until is_up; do
 done
 
 echo
-grep '^First sign-in: ' "$LOG"
+if [ -s "$VIVID_FIRST_SIGN_IN" ]; then
+  cat "$VIVID_FIRST_SIGN_IN"
+  rm -f "$VIVID_FIRST_SIGN_IN"
+fi
 if [ "${VIVID_DEMO:-yes}" != no ]; then
   demo=$(awk -F, 'NR>1 {printf "  %-8s password %-18s (%s)\n", $1, $4, tolower($3)}' demo/people.csv)
 fi
 echo "Vivid Roster is ready at http://127.0.0.1:$PORT"
 [ -n "${demo:-}" ] && echo "Demo sign-in:" && echo "$demo"
 echo "Ctrl-C stops it."
+
+# While it runs: a PostgreSQL that died is started again as it was, and every night has its copy.
+LOOKS=0
+while kill -0 "$APP_PID" 2>/dev/null; do
+  sleep 2 &
+  wait $!
+  LOOKS=$((LOOKS + 1))
+  if [ "${OWN_DATABASE:-}" = yes ] && ! pg_running "$DATA/pg/cluster" && kill -0 "$APP_PID" 2>/dev/null; then
+    pg_again "$DATA/pg" && echo "PostgreSQL had stopped and was started again."
+  fi
+  if [ $((LOOKS % 300)) = 0 ]; then
+    nightly_copy || echo "Tonight's copy of the database could not be made in $DATA/copies."
+  fi
+done
 wait "$APP_PID"
 code=$?
 APP_PID=

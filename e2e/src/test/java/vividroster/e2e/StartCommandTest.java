@@ -104,10 +104,88 @@ class StartCommandTest {
     }
 
     @Test
+    void whatWasNeverStartedHasNothingToCopy() throws Exception {
+        refusedWith(vivid(Map.of(), "backup", folder.resolve("copy").toString()), "There is no database in ");
+        refusedWith(vivid(Map.of(), "backup"), "Name the file to write: ./vivid backup FILE");
+        refusedWith(
+                vivid(Map.of(), "restore", folder.resolve("none").toString()),
+                folder.resolve("none") + " cannot be read.");
+        Path words = Files.writeString(folder.resolve("words"), "no copy");
+        refusedWith(vivid(Map.of(), "restore", words.toString()), words + " is no copy made by ./vivid backup.");
+        refusedWith(vivid(Map.of(), "backup", words.toString()), words + " is there already; name another file.");
+    }
+
+    @Test
+    void aCopyGoesThroughTheCommandsAndBack() throws Exception {
+        folder.toFile().setExecutable(true, false);
+        String said = script("""
+                . scripts/pg.sh; pg_find
+                pg_up "$1" throwaway || exit 1
+                PGPASSWORD=$PG_PASSWORD "$PG_BIN/psql" -h 127.0.0.1 -p "$PG_PORT" -U "$PG_USER" -d vividroster -qAtc \
+                  'create table marks as select n from generate_series(1, 500) n'
+                VIVID_DATABASE_URL=$PG_URL VIVID_DATABASE_OWNER_USER=$PG_USER VIVID_DATABASE_OWNER_PASSWORD=$PG_PASSWORD \
+                  ./vivid backup "$1.copy"
+                pg_down "$1"
+                VIVID_DATA=$1.empty ./vivid restore "$1.copy" && VIVID_DATA=$1.empty ./vivid restore "$1.copy"
+                echo "exit $?"
+                VIVID_DATA=$1.empty ./vivid backup "$1.again"
+                "$PG_BIN/pg_restore" --data-only -f - "$1.again" | grep -c '^[0-9]'
+                """);
+        assertThat(said)
+                .contains("The whole database is in ")
+                .contains("is back. ./vivid start brings the tables up to date and starts.")
+                .contains("There is data already")
+                .contains("exit 1")
+                .contains("500");
+    }
+
+    @Test
+    void aDatabaseThatIsKilledIsStartedAgainAsItWas() throws Exception {
+        folder.toFile().setExecutable(true, false);
+        String said = script("""
+                . scripts/pg.sh; pg_find
+                pg_up "$1" kept || exit 1
+                ask() { PGPASSWORD=$PG_APP_PASSWORD "$PG_BIN/psql" -h 127.0.0.1 -p "$PG_PORT" -U "$PG_APP_USER" -d vividroster -qAtc "$1"; }
+                ask "select 'before ' || current_user"
+                kill -9 "$(head -n 1 "$1/cluster/postmaster.pid")"
+                for i in $(seq 50); do
+                  sleep 0.2
+                  ! pg_running "$1/cluster" && pg_again "$1" && break
+                done
+                ask "select 'after ' || current_user"
+                pg_down "$1"
+                """);
+        assertThat(said).contains("before vividroster_app").contains("after vividroster_app");
+    }
+
+    @Test
+    void anOldClusterGetsItsChecksums() throws Exception {
+        folder.toFile().setExecutable(true, false);
+        String said = script("""
+                . scripts/pg.sh; pg_find
+                pg_up "$1" throwaway || exit 1
+                pg_down "$1"
+                pg_as "$PG_BIN/pg_checksums" --disable -D "$1/cluster" >/dev/null
+                pg_up "$1" throwaway
+                PGPASSWORD=$PG_PASSWORD "$PG_BIN/psql" -h 127.0.0.1 -p "$PG_PORT" -U "$PG_USER" -d vividroster -qAtc \
+                  "select 'checksums ' || current_setting('data_checksums')"
+                pg_down "$1"
+                """);
+        assertThat(said).contains("checksums on");
+    }
+
+    @Test
     void helpListsTheCommandsAndUnknownOnesAreNamed() throws Exception {
         Said help = vivid(Map.of(), "help");
         assertThat(help.exit()).isZero();
-        assertThat(help.text()).contains("./vivid start", "./vivid test", "./vivid dev", "./vivid bench");
+        assertThat(help.text())
+                .contains(
+                        "./vivid start",
+                        "./vivid test",
+                        "./vivid dev",
+                        "./vivid bench",
+                        "./vivid backup",
+                        "./vivid restore");
         refusedWith(vivid(Map.of(), "dance"), "There is no command \"dance\". ./vivid help lists them.");
     }
 

@@ -91,6 +91,21 @@ public final class TestCluster {
         }
     }
 
+    /** Runs commands of the scripts as the owner of a database. @return what they said, and "exit" with a number */
+    public static String asOwner(Database database, String commands) throws IOException {
+        ProcessBuilder bash = new ProcessBuilder(
+                        "bash",
+                        "-c",
+                        ". scripts/tools.sh; . scripts/pg.sh; pg_find; . scripts/copies.sh; " + commands
+                                + "; echo exit $?")
+                .directory(projectRoot().toFile())
+                .redirectErrorStream(true);
+        bash.environment().put("VIVID_DATABASE_URL", database.url());
+        bash.environment().put("VIVID_DATABASE_OWNER_USER", database.user());
+        bash.environment().put("VIVID_DATABASE_OWNER_PASSWORD", database.password());
+        return new String(bash.start().getInputStream().readAllBytes());
+    }
+
     private static void stop(Path folder) {
         try {
             script("pg_down " + folder + "; rm -rf " + folder);

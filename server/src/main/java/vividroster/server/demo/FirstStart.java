@@ -1,5 +1,10 @@
 package vividroster.server.demo;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.security.SecureRandom;
 import java.time.LocalDate;
 import java.time.Month;
@@ -31,13 +36,16 @@ class FirstStart implements ApplicationRunner {
     private final DemoLoader demo;
     private final TransactionTemplate transaction;
     private final boolean withDemo;
+    private final String firstSignIn;
 
     FirstStart(
             Office office,
             Accounts accounts,
             DemoLoader demo,
             PlatformTransactionManager transactions,
-            @Value("${vivid.demo}") String withDemo) {
+            @Value("${vivid.demo}") String withDemo,
+            @Value("${vivid.first-sign-in}") String firstSignIn) {
+        this.firstSignIn = firstSignIn;
         this.office = office;
         this.accounts = accounts;
         this.demo = demo;
@@ -60,7 +68,19 @@ class FirstStart implements ApplicationRunner {
     /** Programme, year and director come together or not at all. */
     private void emptyProgram() {
         String password = transaction.execute(status -> openEmptyProgram());
-        System.out.println("First sign-in: director / " + password);
+        String words = "First sign-in: director / " + password + System.lineSeparator();
+        if (firstSignIn.isEmpty()) {
+            System.out.print(words);
+            return;
+        }
+        try {
+            Path file = Path.of(firstSignIn);
+            Files.deleteIfExists(file);
+            Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+            Files.writeString(file, words);
+        } catch (IOException e) {
+            throw new UncheckedIOException("The first password could not be left in " + firstSignIn, e);
+        }
     }
 
     private String openEmptyProgram() {

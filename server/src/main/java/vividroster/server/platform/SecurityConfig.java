@@ -3,16 +3,22 @@ package vividroster.server.platform;
 import io.micrometer.observation.ObservationRegistry;
 import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.authorization.AuthorizationDecision;
+import org.springframework.security.authorization.AuthorizationManager;
+import org.springframework.security.authorization.AuthorizationManagers;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.IpAddressAuthorizationManager;
+import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -23,11 +29,15 @@ import tools.jackson.databind.ObjectMapper;
 @EnableMethodSecurity
 class SecurityConfig {
 
-    /** Nothing collects observations here, so nothing is spent on making them around every filter. */
+    /** Where nothing collects observations, nothing is spent on making them around every filter. */
     @Bean
+    @ConditionalOnProperty(name = "vivid.metrics", havingValue = "no")
     ObservationRegistry observationRegistry() {
         return ObservationRegistry.NOOP;
     }
+
+    private static final AuthorizationManager<RequestAuthorizationContext> THIS_MACHINE = AuthorizationManagers.anyOf(
+            IpAddressAuthorizationManager.hasIpAddress("127.0.0.1"), IpAddressAuthorizationManager.hasIpAddress("::1"));
 
     @Bean
     CookieCsrfTokenRepository csrfTokens() {
@@ -36,7 +46,11 @@ class SecurityConfig {
 
     @Bean
     SecurityFilterChain security(
-            HttpSecurity http, CookieCsrfTokenRepository csrfTokens, AccountSessions sessions, ObjectMapper json)
+            HttpSecurity http,
+            CookieCsrfTokenRepository csrfTokens,
+            AccountSessions sessions,
+            ObjectMapper json,
+            @Value("${vivid.metrics}") String metrics)
             throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
                         .permitAll()
@@ -44,6 +58,8 @@ class SecurityConfig {
                         .authenticated()
                         .requestMatchers("/actuator/health/**", "/actuator/health")
                         .permitAll()
+                        .requestMatchers("/actuator/prometheus")
+                        .access(metrics.equals("yes") ? THIS_MACHINE : (who, what) -> new AuthorizationDecision(false))
                         .requestMatchers("/actuator/**")
                         .denyAll()
                         .anyRequest()
