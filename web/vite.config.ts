@@ -25,7 +25,21 @@ const fetchAhead = (names: readonly string[]): Plugin => ({
 });
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), fetchAhead(["Staff", "Notation", "LinePage"])],
+  plugins: [
+    react(),
+    tailwindcss(),
+    fetchAhead([
+      "Staff",
+      "Notation",
+      "LinePage",
+      "HearPage",
+      "RunPage",
+      "BoardPage",
+      "SeasonPage",
+      "LibraryPage",
+      "JumpBox",
+    ]),
+  ],
   build: {
     rolldownOptions: {
       // The browser compiles all of the renderer while it comes, away from the page, instead of bit by bit as it draws.

@@ -1,13 +1,14 @@
 import { useEffect, useRef } from "react";
 import { Button, Kbd } from "../ui/parts";
+import { looks } from "../ui/looks";
 import { keysOf } from "./keysOf";
 
 export function KeysHelp({ onClose, path }: { onClose: () => void; path: string }) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => dialog.current?.showModal(), []);
   return (
-    <dialog ref={dialog} onClose={onClose} className="modal" aria-labelledby="keys-title">
-      <div className="modal-box bg-base-100 max-w-md">
+    <dialog ref={dialog} onClose={onClose} className={looks.modal} aria-labelledby="keys-title">
+      <div className={`${looks.modalBox} bg-base-100 max-w-md`}>
         <h2 id="keys-title" className="mb-3 text-xl">
           Keys of this screen
         </h2>

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { remove } from "../api/http";
 import type { Me } from "../api/types";
 import { currentTheme, setTheme } from "./theme";
+import { looks } from "../ui/looks";
 
 const initials = (name: string) =>
   name
@@ -24,14 +25,16 @@ export function PersonMenu({ me, onKeys }: { me: Me; onKeys: () => void }) {
   });
   const other = theme === "paper" ? "pit" : "paper";
   return (
-    <details className="dropdown dropdown-end">
+    <details className={looks.dropdown}>
       <summary
         aria-label={`${me.displayName}, menu`}
         className="grid size-8 cursor-pointer list-none place-items-center rounded-full border-[1.5px] border-[var(--bar-content)] text-[13px]"
       >
         {initials(me.displayName)}
       </summary>
-      <div className="dropdown-content bg-base-100 text-base-content border-base-content z-40 mt-2 w-60 rounded-xl border-[1.5px] p-2 shadow-lg">
+      <div
+        className={`${looks.dropdownContent} bg-base-100 text-base-content border-base-content z-40 mt-2 w-60 rounded-xl border-[1.5px] p-2 shadow-lg`}
+      >
         <p className="px-3 pt-1 font-semibold">{me.displayName}</p>
         <p className="small soft px-3 pb-2">
           {me.role === "DIRECTOR" ? "Director" : "Assistant"}, {me.program}

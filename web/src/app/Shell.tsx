@@ -1,10 +1,10 @@
 import clsx from "clsx";
-import { useState, type ReactNode } from "react";
+import { useState, type ReactNode, Suspense } from "react";
 import { NavLink, useLocation } from "react-router";
 import { PanelLeft } from "lucide-react";
 import type { Me } from "../api/types";
 import { Kbd } from "../ui/parts";
-import { JumpBox } from "./JumpBox";
+import { page } from "./page";
 import { KeysHelp } from "./KeysHelp";
 import { places } from "./places";
 import { PersonMenu } from "./PersonMenu";
@@ -14,6 +14,9 @@ import { useKeys } from "./useKeys";
 import { WaitingMarks } from "./WaitingMarks";
 import { WeekLabel, WeekRibbon } from "./WeekRibbon";
 import { Wordmark } from "./Wordmark";
+import { looks } from "../ui/looks";
+
+const JumpBox = page(async () => (await import("./JumpBox")).JumpBox);
 
 /** The frame of every screen: places on top, the year as a ribbon, the sections as a score at the left. */
 export function Shell({ me, children }: { me: Me; children: ReactNode }) {
@@ -36,7 +39,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
         </span>
         <button
           type="button"
-          className="btn btn-ghost btn-sm px-2 text-[var(--bar-content)] hover:text-base-content lg:hidden"
+          className={`${looks.smallQuiet} px-2 text-[var(--bar-content)] hover:text-base-content lg:hidden`}
           aria-expanded={railOpen}
           aria-controls="score-rail"
           onClick={() => setRailOpenAt(railOpen ? undefined : location.key)}
@@ -93,7 +96,11 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
       <main id="main" className="min-w-0 px-4 py-4 lg:px-[22px]" tabIndex={-1}>
         {children}
       </main>
-      {jumping && <JumpBox onClose={() => setJumping(false)} />}
+      {jumping && (
+        <Suspense fallback={null}>
+          <JumpBox onClose={() => setJumping(false)} />
+        </Suspense>
+      )}
       {helping && <KeysHelp onClose={() => setHelping(false)} path={location.pathname} />}
     </div>
   );

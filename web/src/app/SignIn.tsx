@@ -1,26 +1,39 @@
-import { zodResolver } from "@hookform/resolvers/zod";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useForm } from "react-hook-form";
-import { z } from "zod";
+import { useState, type FormEvent } from "react";
 import { post } from "../api/http";
 import type { Me } from "../api/types";
 import { Button } from "../ui/parts";
 import { Field } from "../ui/Field";
 import { Wordmark } from "./Wordmark";
 
-const schema = z.object({
-  signInName: z.string().trim().min(1, "Type your sign-in name."),
-  password: z.string().min(1, "Type your password."),
+interface Values {
+  signInName: string;
+  password: string;
+}
+
+const missing = (values: Values): Partial<Values> => ({
+  signInName: values.signInName ? undefined : "Type your sign-in name.",
+  password: values.password ? undefined : "Type your password.",
 });
-type Values = z.infer<typeof schema>;
 
 export function SignIn() {
   const client = useQueryClient();
-  const { register, handleSubmit, formState } = useForm<Values>({ resolver: zodResolver(schema) });
+  const [errors, setErrors] = useState<Partial<Values>>({});
   const signIn = useMutation({
     mutationFn: (values: Values) => post<Me>("/api/session", values),
     onSuccess: (me) => client.setQueryData(["me"], me),
   });
+  const submit = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const values = {
+      signInName: String(form.get("signInName") ?? "").trim(),
+      password: String(form.get("password") ?? ""),
+    };
+    const found = missing(values);
+    setErrors(found);
+    if (!found.signInName && !found.password) signIn.mutate(values);
+  };
   return (
     <main className="grid min-h-screen place-items-center p-5">
       <div className="w-full max-w-[25rem]">
@@ -29,21 +42,21 @@ export function SignIn() {
           <Wordmark />
         </div>
         <p className="soft mb-6">Order for whole sections, hear each student, know who passed.</p>
-        <form noValidate className="grid gap-4" onSubmit={handleSubmit((values) => signIn.mutate(values))}>
+        <form noValidate className="grid gap-4" onSubmit={submit}>
           <Field
             label="Sign-in name"
             autoComplete="username"
             autoFocus
             autoCapitalize="none"
-            error={formState.errors.signInName?.message}
-            {...register("signInName")}
+            name="signInName"
+            error={errors.signInName}
           />
           <Field
             label="Password"
             type="password"
             autoComplete="current-password"
-            error={formState.errors.password?.message}
-            {...register("password")}
+            name="password"
+            error={errors.password}
           />
           {signIn.isError && (
             <p role="alert" className="text-error">

@@ -1,16 +1,19 @@
 import { useSyncExternalStore } from "react";
 import { outbox } from "../features/hear/outbox";
+import { looks } from "../ui/looks";
 
 /** Marks not sent yet, and marks the server refused: never hidden. */
 export function WaitingMarks() {
   const { waiting, refused } = useSyncExternalStore(outbox.subscribe, outbox.snapshot);
   if (waiting.length === 0 && refused.length === 0) return null;
   return (
-    <details className="appears-late dropdown dropdown-end">
+    <details className={`${looks.dropdown} appears-late`}>
       <summary className="cursor-pointer list-none rounded-full bg-[var(--now)] px-3 py-1 text-sm font-semibold text-[#20242C]">
         {waiting.length > 0 ? `${waiting.length} to send` : `${refused.length} refused`}
       </summary>
-      <div className="dropdown-content bg-base-100 text-base-content border-base-content z-40 mt-2 w-80 rounded-xl border-[1.5px] p-4 shadow-lg">
+      <div
+        className={`${looks.dropdownContent} bg-base-100 text-base-content border-base-content z-40 mt-2 w-80 rounded-xl border-[1.5px] p-4 shadow-lg`}
+      >
         {waiting.length > 0 && (
           <p>
             {waiting.length === 1 ? "One mark waits" : `${waiting.length} marks wait`} on this device and{" "}
@@ -22,6 +25,9 @@ export function WaitingMarks() {
             <p>
               <b>{entry.label}</b>: {entry.sentence}
             </p>
+            <button type="button" className="small mr-4 underline" onClick={() => outbox.again(entry.id)}>
+              Send again
+            </button>
             <button type="button" className="small underline" onClick={() => outbox.drop(entry.id)}>
               Put aside
             </button>

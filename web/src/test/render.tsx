@@ -19,6 +19,7 @@ export class Refusal {
   constructor(
     readonly status: number,
     readonly detail: string,
+    readonly field?: string,
   ) {}
 }
 
@@ -43,7 +44,7 @@ export function server(answers: Record<string, Answer>): Sent[] {
     const answer = key === undefined ? new Refusal(404, "Not here.") : answers[key];
     const value = typeof answer === "function" ? (answer as (s: Sent) => unknown)(one) : answer;
     return value instanceof Refusal
-      ? new Response(JSON.stringify({ detail: value.detail }), { status: value.status })
+      ? new Response(JSON.stringify({ detail: value.detail, field: value.field }), { status: value.status })
       : new Response(value === undefined ? null : JSON.stringify(value), { status: 200 });
   });
   return sent;

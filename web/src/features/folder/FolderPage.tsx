@@ -7,12 +7,14 @@ import { MarkLegend } from "../../ui/MarkLegend";
 import { Chip, Empty, Failed, Skeleton } from "../../ui/parts";
 import { KeptFits } from "../fit/KeptFits";
 import { PainReports } from "../wellbeing/PainReports";
+import { EraseStudent } from "./EraseStudent";
 import { FolderMilestones } from "./FolderMilestones";
 import { folderQuery } from "./folder.queries";
 import { HelpedOfStudent } from "./HelpedOfStudent";
 import { MeasuredOfStudent } from "./MeasuredOfStudent";
 import { LeaveClass } from "./LeaveClass";
 import { VariantsOfStudent } from "./VariantsOfStudent";
+import { looks } from "../../ui/looks";
 
 /** One student: every class and instrument, every milestone, every try. */
 export function FolderPage({ director }: { director: boolean }) {
@@ -51,7 +53,7 @@ export function FolderPage({ director }: { director: boolean }) {
         <div className="mb-6">
           <KeptFits studentId={studentId} name={name} />
           <Link
-            className="btn btn-sm btn-outline hairline mt-2 font-semibold"
+            className={`${looks.smallButton} mt-2 font-semibold`}
             to={{ pathname: "/roster/fit", search: `${scopeSearch(search, {})}&student=${studentId}` }}
           >
             Measure a fit
@@ -90,6 +92,11 @@ export function FolderPage({ director }: { director: boolean }) {
         </section>
       ))}
       <MarkLegend />
+      {director && (
+        <div className="mt-8">
+          <EraseStudent studentId={studentId} name={name} />
+        </div>
+      )}
     </>
   );
 }

@@ -8,6 +8,7 @@ import { shortDay } from "../../app/days";
 import { Button, Failed } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 import { studentVariantsQuery } from "./folder.queries";
+import { looks } from "../../ui/looks";
 
 /** Which variants a student uses and until when, and which were withdrawn. */
 export function VariantsOfStudent({ studentId }: { studentId: string }) {
@@ -71,7 +72,7 @@ function One({ variant }: { variant: StudentVariant }) {
               maxLength={300}
               value={note}
               onChange={(event) => setNote(event.target.value)}
-              className="input input-sm hairline bg-base-100 w-44 border-[1.5px]"
+              className={`${looks.smallInput} w-44`}
             />
             {[2, 6].map((weeks) => (
               <Button key={weeks} small disabled={review.isPending} onClick={() => review.mutate(weeks)}>

@@ -6,6 +6,7 @@ import { ProgressMark } from "../../ui/ProgressMark";
 import { markWords } from "../../ui/markWords";
 import { isSetForNobody, playerPlace } from "./run";
 import type { useRun } from "./useRun";
+import { looks } from "../../ui/looks";
 
 interface Props {
   run: Run;
@@ -59,13 +60,10 @@ export function AllHeard({ run, live, onAtOnce }: Props) {
         })}
       </ul>
       <div className="flex flex-wrap gap-2">
-        <Link className="btn btn-primary" to={{ pathname: "/hear", search: scopeSearch(search, {}) }}>
+        <Link className={looks.primary} to={{ pathname: "/hear", search: scopeSearch(search, {}) }}>
           Hear something else
         </Link>
-        <Link
-          className="btn btn-outline hairline"
-          to={{ pathname: "/roster", search: scopeSearch(search, {}) }}
-        >
+        <Link className={looks.button} to={{ pathname: "/roster", search: scopeSearch(search, {}) }}>
           See the board
         </Link>
         {live.state.made.length > 0 && <Button onClick={live.undo}>Undo last</Button>}

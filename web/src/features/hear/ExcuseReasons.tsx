@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { Button } from "../../ui/parts";
 import { Field } from "../../ui/Field";
 import type { Excuse } from "./useRun";
+import { looks } from "../../ui/looks";
 
 const usual = ["Injury or illness", "Instrument in repair", "School event", "Family matter"];
 
@@ -58,7 +59,7 @@ export function ExcuseReasons({
       <label className="flex items-center gap-2">
         <input
           type="checkbox"
-          className="checkbox checkbox-sm"
+          className={looks.checkbox}
           checked={waived}
           onChange={(e) => setWaived(e.target.checked)}
         />

@@ -6,6 +6,7 @@ import { useScope } from "../../app/scope";
 import { Button } from "../../ui/parts";
 import { measuredQuery } from "../library/checks.queries";
 import { outbox } from "./outbox";
+import { looks } from "../../ui/looks";
 
 interface Props {
   milestoneId: string;
@@ -64,7 +65,7 @@ export function Measure({ milestoneId, measured, player }: Props) {
           ref={field}
           inputMode="decimal"
           aria-label={`${measured.name} in ${measured.unit}`}
-          className="input input-sm hairline bg-base-100 w-20 border-[1.5px]"
+          className={`${looks.smallInput} w-20`}
           value={value}
           onChange={(event) => setValue(event.target.value)}
           onKeyDown={(event) => {

@@ -17,6 +17,7 @@ import { useVariants, VariantPick } from "./VariantPick";
 import { WhatToTry } from "./WhatToTry";
 import { markingOf, nextCriterion, outcomeWords, playerPlace, wordedBy } from "./run";
 import type { Excuse, useRun } from "./useRun";
+import { looks } from "../../ui/looks";
 
 /** With the renderer, which comes only where a line is heard; away from the server hearing goes on without it. */
 const HeardLine = lazy(() =>
@@ -146,7 +147,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
             maxLength={1000}
             value={note}
             placeholder="kept with this try; Enter returns to the keys"
-            className="input hairline bg-base-100 w-full border-[1.5px]"
+            className={`${looks.input} w-full`}
             onChange={(event) => setNote(event.target.value)}
             onKeyDown={(event) => {
               if (event.key === "Escape") setNote(undefined);

@@ -50,6 +50,8 @@ export function VariantPick({ player, variants }: Props) {
   const overdue = variants.overdue(player.studentId);
   if (variants.offered.length === 0) return null;
   return (
+    // The keys and the focus it hears are those of the buttons within it.
+    // eslint-disable-next-line jsx-a11y/no-static-element-interactions
     <div
       className="relative inline-block"
       onBlur={(event) => {

@@ -87,7 +87,7 @@ describe("the outbox", () => {
     expect(box.snapshot().refused).toEqual([]);
   });
 
-  it.each([401, 403, 429, 500, 503])("does not blame the mark for a %i", async (status) => {
+  it.each([401, 403, 429, 503])("does not blame the mark for a %i", async (status) => {
     const box = new Outbox(
       memory(),
       async () => {
@@ -123,5 +123,37 @@ describe("the outbox", () => {
     box.add(entry("b"));
     await settled();
     expect(listener.mock.calls.length).toBe(told);
+  });
+
+  it("sets an entry aside that the server cannot take, so that those behind it go on, and sends it again when asked", async () => {
+    let broken = true;
+    const sent: string[] = [];
+    const box = new Outbox(memory(), async (e) => {
+      if (e.id === "a" && broken) throw new Problem(500, "Something went wrong in the server.");
+      sent.push(e.id);
+      return [];
+    });
+    ["a", "b"].forEach((id) => box.add(entry(id)));
+    await settled();
+    expect(sent).toEqual(["b"]);
+    expect(box.snapshot().refused.map((e) => e.sentence)).toEqual(["Something went wrong in the server."]);
+    broken = false;
+    box.again("a");
+    await settled();
+    expect(sent).toEqual(["b", "a"]);
+    expect(box.snapshot()).toEqual({ waiting: [], refused: [] });
+  });
+
+  it.each([502, 503, 504, 429])("waits with everything while the server is away, %d", async (status) => {
+    const box = new Outbox(
+      memory(),
+      async () => {
+        throw new Problem(status, "away");
+      },
+      () => undefined,
+    );
+    ["a", "b"].forEach((id) => box.add(entry(id)));
+    await settled();
+    expect(box.snapshot().waiting).toHaveLength(2);
   });
 });

@@ -38,9 +38,12 @@ const sendToServer: Send = async (entry) => {
     : post<Recorded[]>("/api/attempts/batch", { attempts: entry.attempts });
 };
 
-/** Whether the mark itself is at fault, so that sending it again would not help. */
+/** The server or its database is away, or somebody must sign in first: the same entry may go through later. */
+const later = [401, 403, 408, 429, 502, 503, 504];
+
+/** Whether this entry is at fault, so that those behind it must not wait for it. */
 const isRefusal = (error: unknown): error is Problem =>
-  error instanceof Problem && error.status < 500 && ![401, 403, 408, 429].includes(error.status);
+  error instanceof Problem && !later.includes(error.status);
 
 /**
  * Sends marks one after another in the order they were made and keeps each, also over a reload, until the server has
@@ -81,6 +84,19 @@ export class Outbox {
 
   drop(id: string) {
     this.change({ ...this.state, refused: this.state.refused.filter((entry) => entry.id !== id) });
+  }
+
+  /** Sends an entry once more that was set aside. */
+  again(id: string) {
+    const found = this.state.refused.find((entry) => entry.id === id);
+    if (!found) return;
+    const entry: Entry & { sentence?: string } = { ...found };
+    delete entry.sentence;
+    this.change({
+      waiting: [...this.state.waiting, entry],
+      refused: this.state.refused.filter((other) => other.id !== id),
+    });
+    void this.flush();
   }
 
   async flush(): Promise<void> {

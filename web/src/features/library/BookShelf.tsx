@@ -8,6 +8,7 @@ import { scopeSearch, useScope } from "../../app/scope";
 import { Button, Empty, Failed, Skeleton } from "../../ui/parts";
 import { BookForm } from "./BookForm";
 import { booksQuery } from "./books.queries";
+import { looks } from "../../ui/looks";
 
 /** The method books with their lines by page. */
 export function BookShelf({ lines, director }: { lines: Milestone[]; director: boolean }) {
@@ -56,7 +57,7 @@ function OneBook({ book, lines, director }: { book: Book; lines: Milestone[]; di
         {!book.notesKept && <span className="small soft">facts alone are kept</span>}
         {director && !editing && (
           <span className="small ml-auto flex gap-4">
-            <button type="button" className="link" onClick={() => setEditing(true)}>
+            <button type="button" className={looks.link} onClick={() => setEditing(true)}>
               <Pencil size={13} aria-hidden className="mr-1 inline" />
               Edit <span className="sr-only">{nameOf(book)}</span>
             </button>

@@ -8,6 +8,7 @@ import type { CheckForm as Form } from "./checkForm";
 import { CriteriaRows, FaultRows, StepRows, SyllableRows, ToneRows, VariantRows } from "./CheckFormRows";
 import { Group, type Typed } from "./FormGroup";
 import { topicNames, topics } from "./starterShelf";
+import { looks } from "../../ui/looks";
 
 interface Props {
   values: Form;
@@ -85,7 +86,7 @@ export function CheckForm({ values, cautions, milestoneId, problem, saving, onSa
           />
           <label className="grid gap-1">
             <span className="font-semibold">From where it is seen</span>
-            <select className="select hairline bg-base-100 w-56 border-[1.5px]" {...register("seenFrom")}>
+            <select className={`${looks.select} w-56`} {...register("seenFrom")}>
               <option value="FRONT">the front</option>
               <option value="SIDE">the side</option>
               <option value="ABOVE">above</option>

@@ -5,6 +5,7 @@ import type { Instrument } from "../../api/types";
 import { Cell, SelectField } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 import { Group, type Typed } from "./FormGroup";
+import { looks } from "../../ui/looks";
 
 interface RowsProps {
   name: string;
@@ -62,7 +63,7 @@ export function StepRows({ form }: { form: Typed }) {
 export function CriteriaRows({ form }: { form: Typed }) {
   const rows = useFieldArray({ control: form.control, name: "criteria" });
   const rule = useWatch({ control: form.control, name: "rule" });
-  const number = "input input-sm hairline bg-base-100 w-14 border-[1.5px] text-center";
+  const number = `${looks.smallInput} w-14 text-center`;
   return (
     <div className="grid gap-4">
       <Rows
@@ -82,7 +83,7 @@ export function CriteriaRows({ form }: { form: Typed }) {
               <label className="small flex items-center gap-1.5">
                 <input
                   type="checkbox"
-                  className="checkbox checkbox-sm"
+                  className={looks.checkbox}
                   {...form.register(`criteria.${i}.mustSee`)}
                 />
                 must be seen
@@ -141,7 +142,7 @@ export function FaultRows({ form }: { form: Typed }) {
           <textarea
             aria-label={`What to try against fault ${i + 1}`}
             rows={4}
-            className="textarea hairline bg-base-100 w-full border-[1.5px] py-1.5 text-[0.95rem] leading-snug"
+            className={`${looks.textarea} w-full py-1.5 text-[0.95rem] leading-snug`}
             {...form.register(`faults.${i}.remedies`)}
           />
           <Away what={`fault ${i + 1}`} onPress={() => rows.remove(i)} />
@@ -179,7 +180,7 @@ export function VariantRows({ form }: { form: Typed }) {
             <input
               type="number"
               aria-label={`Weeks until variant ${i + 1} is reviewed`}
-              className="input input-sm hairline bg-base-100 w-14 border-[1.5px] text-center"
+              className={`${looks.smallInput} w-14 text-center`}
               {...form.register(`variants.${i}.reviewWeeks`)}
             />
             weeks
@@ -232,7 +233,7 @@ export function ToneRows({ form, instruments }: { form: Typed; instruments: Inst
         <li key={field.id} className="grid grid-cols-[1fr_6rem_auto] items-center gap-2">
           <select
             aria-label={`Instrument of target tone ${i + 1}`}
-            className="select select-sm h-9 text-[0.95rem] hairline bg-base-100 w-full border-[1.5px]"
+            className={`${looks.smallSelect} h-9 text-[0.95rem] w-full`}
             {...form.register(`tones.${i}.instrument`)}
           >
             {instruments.map((instrument) => (

@@ -11,6 +11,7 @@ import { Demonstrations } from "./Demonstrations";
 import { FirstNotes } from "./FirstNotes";
 import { PartsQuiz } from "./PartsQuiz";
 import { TargetTones } from "./TargetTones";
+import { looks } from "../../ui/looks";
 
 /** One technique check of the programme, with what comes before it and what can be done with it. */
 export function CheckPage({ director }: { director: boolean }) {
@@ -42,13 +43,13 @@ export function CheckPage({ director }: { director: boolean }) {
         {milestone && (
           <>
             <Link
-              className="btn btn-outline hairline h-9 min-h-0"
+              className={`${looks.button} h-9 min-h-0`}
               to={{ pathname: `/hear/${milestoneId}/partners`, search: kept }}
             >
               Partner check
             </Link>
             <Link
-              className="btn btn-primary h-9 min-h-0"
+              className={`${looks.primary} h-9 min-h-0`}
               to={{ pathname: `/hear/${milestoneId}`, search: kept }}
             >
               Hear it
@@ -109,7 +110,7 @@ function Shelving({ milestoneId, onShelf, kept }: { milestoneId: string; onShelf
   return (
     <div className="no-print ml-auto flex flex-wrap gap-2">
       <Link
-        className="btn btn-sm btn-outline hairline font-semibold"
+        className={`${looks.smallButton} font-semibold`}
         to={{ pathname: `/library/checks/${milestoneId}/edit`, search: kept }}
       >
         Edit

@@ -6,6 +6,7 @@ import type { Demonstration } from "../../api/types";
 import { DemonstrationFile } from "../../ui/DemonstrationFile";
 import { Button, Failed } from "../../ui/parts";
 import { demonstrationsQuery } from "./checks.queries";
+import { looks } from "../../ui/looks";
 
 type Shows = NonNullable<Demonstration["shows"]>;
 
@@ -80,7 +81,7 @@ export function Demonstrations({ milestoneId, director }: { milestoneId: string;
           />
           <select
             aria-label="What it shows"
-            className="select select-sm hairline bg-base-100 w-48 border-[1.5px]"
+            className={`${looks.smallSelect} w-48`}
             value={shows}
             onChange={(event) => setShows(event.target.value as Shows | "")}
           >

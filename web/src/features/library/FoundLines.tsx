@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import type { BookImport } from "../../api/types";
 import { instrumentsQuery } from "../../app/queries";
+import { looks } from "../../ui/looks";
 
 type Found = BookImport["lines"][number];
 
@@ -102,7 +103,7 @@ function Parts({ line, onChoose }: { line: Found; onChoose?: Props["onChoose"] }
           {onChoose ? (
             <select
               aria-label={`${part.name || part.id} is for`}
-              className="select select-sm hairline bg-base-100 w-full border-[1.5px]"
+              className={`${looks.smallSelect} w-full`}
               value={part.use}
               onChange={(event) => onChoose(line.file, part.id, event.target.value)}
             >

@@ -11,6 +11,7 @@ import { BookShelf } from "./BookShelf";
 import { retiredQuery } from "./checks.queries";
 import { kindPlural } from "./kinds";
 import { Starters } from "./Starters";
+import { looks } from "../../ui/looks";
 
 const shelves = ["LINE", "TECHNIQUE_CHECK", "STARTERS", "PLAYING_TEST", "BELT"] as const;
 
@@ -59,7 +60,7 @@ function OwnChecks() {
   const retired = useQuery(retiredQuery);
   return (
     <div className="mb-2 flex flex-wrap items-center gap-x-6 gap-y-1">
-      <Link className="btn btn-sm btn-primary" to={{ pathname: "/library/checks/new", search: kept }}>
+      <Link className={looks.smallPrimary} to={{ pathname: "/library/checks/new", search: kept }}>
         Write a check
       </Link>
       {retired.data && retired.data.length > 0 && (

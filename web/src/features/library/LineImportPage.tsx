@@ -9,6 +9,7 @@ import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 import { booksQuery } from "./books.queries";
 import { FoundLines, type PartChoices } from "./FoundLines";
+import { looks } from "../../ui/looks";
 
 /** Many lines at once: files are looked at first, then the good lines are kept. */
 export function LineImportPage() {
@@ -50,7 +51,7 @@ export function LineImportPage() {
     <>
       <Heading title="Import lines" words={book.volume ? `${book.title}, ${book.volume}` : book.title}>
         <Link
-          className="btn btn-outline hairline h-9 min-h-0"
+          className={`${looks.button} h-9 min-h-0`}
           to={{ pathname: "/library", search: scopeSearch(search, {}) }}
         >
           To the library

@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import type { Tone } from "../../api/types";
 import { Button } from "../../ui/parts";
 import { playTone, stopTone } from "../../ui/tone";
+import { looks } from "../../ui/looks";
 
 const SECONDS = 4;
 
@@ -30,7 +31,7 @@ export function TargetTones({ tones, instrument }: { tones: Tone[]; instrument?:
       {tones.length > 1 ? (
         <select
           aria-label="Instrument of the target tone"
-          className="select select-sm hairline bg-base-100 w-48 border-[1.5px] text-[0.95rem]"
+          className={`${looks.smallSelect} w-48 text-[0.95rem]`}
           value={tone.instrument}
           onChange={(event) => {
             stopTone();

@@ -5,6 +5,7 @@ import type { SectionReading } from "../../api/types";
 import { remarksFor, spansOf } from "./line";
 import { remarksQuery } from "./line.queries";
 import { RemarkForm } from "./RemarkForm";
+import { looks } from "../../ui/looks";
 
 interface Props {
   lineId: string;
@@ -70,7 +71,11 @@ export function Brief({ lineId, reading, instrument, director }: Props) {
           </p>
         ))}
         {director && !writing && (
-          <button type="button" className="link no-print justify-self-start" onClick={() => setWriting(true)}>
+          <button
+            type="button"
+            className={`${looks.link} no-print justify-self-start`}
+            onClick={() => setWriting(true)}
+          >
             <Pencil size={14} aria-hidden className="mr-1 inline" />
             {said.length > 0 ? "Change what you say here" : "Say where it goes wrong, or a tip"}
           </button>

@@ -3,6 +3,7 @@ import type { Ladder, LadderDraft } from "../../api/types";
 import { duration } from "../../app/days";
 import { IconButton } from "../../ui/parts";
 import { draftOf, moved, silentSteps } from "./line";
+import { looks } from "../../ui/looks";
 
 interface Props {
   ladder: Ladder;
@@ -82,7 +83,7 @@ export function LadderEditor({ ladder, busy, onChange }: Props) {
               aria-label={`Note to step ${i + 1}`}
               placeholder="A word to it"
               maxLength={200}
-              className="input input-sm hairline bg-base-100 min-w-40 flex-1 border-[1.5px]"
+              className={`${looks.smallInput} min-w-40 flex-1`}
               defaultValue={step.note}
               onBlur={(event) => event.target.value !== step.note && set(i, { note: event.target.value })}
             />
@@ -108,7 +109,7 @@ function BowsField({ bows, label, onSet }: BowsProps) {
         aria-label={label}
         key={bows.join()}
         defaultValue={bows.join(" ")}
-        className="input input-sm hairline bg-base-100 w-24 border-[1.5px]"
+        className={`${looks.smallInput} w-24`}
         onBlur={(event) => {
           const next = event.target.value
             .split(/[^0-9]+/)
@@ -143,7 +144,7 @@ function Count({ label, sign, value, min, max, onSet }: CountProps) {
         defaultValue={value}
         min={min}
         max={max}
-        className="input input-sm hairline bg-base-100 w-20 border-[1.5px]"
+        className={`${looks.smallInput} w-20`}
         onBlur={(event) => {
           const next = Number(event.target.value);
           if (Number.isInteger(next) && next >= min && next <= max && next !== value) onSet(next);

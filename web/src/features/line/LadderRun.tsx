@@ -3,6 +3,7 @@ import type { Ladder } from "../../api/types";
 import { useKeys } from "../../app/useKeys";
 import { Button } from "../../ui/parts";
 import { again, beginning, clean } from "./ladderRun";
+import { looks } from "../../ui/looks";
 
 /** A try at the slowest that still is not clean so often wants a smaller bite. */
 const SMALLER_AFTER = 2;
@@ -18,7 +19,7 @@ export function LadderRun({ ladder, onDone }: { ladder: Ladder; onDone: () => vo
     return (
       <p role="status" className="my-3">
         The ladder is climbed.{" "}
-        <button type="button" className="link" onClick={onDone}>
+        <button type="button" className={looks.link} onClick={onDone}>
           Back to the steps
         </button>
       </p>

@@ -1,5 +1,6 @@
 import { MinutesSlider } from "../../ui/parts";
 import { groupSizes, habitNames, themeNames, type Habit, type Theme } from "./line.queries";
+import { looks } from "../../ui/looks";
 
 interface Props {
   minutes: number;
@@ -17,7 +18,7 @@ export function LadderWishes({ minutes, onMinutes, wish, onHabit, onTheme, onGro
       <MinutesSlider minutes={minutes} most={25} onMinutes={onMinutes} />
       <select
         aria-label="Rehearsal habit"
-        className="select select-sm hairline bg-base-100 w-52 border-[1.5px] text-[0.95rem]"
+        className={`${looks.smallSelect} w-52 text-[0.95rem]`}
         value={wish.habit ?? "SPOTS_FIRST"}
         onChange={(event) => onHabit(event.target.value as Habit)}
       >
@@ -29,7 +30,7 @@ export function LadderWishes({ minutes, onMinutes, wish, onHabit, onTheme, onGro
       </select>
       <select
         aria-label="Theme"
-        className="select select-sm hairline bg-base-100 w-52 border-[1.5px] text-[0.95rem]"
+        className={`${looks.smallSelect} w-52 text-[0.95rem]`}
         value={wish.theme ?? ""}
         onChange={(event) => onTheme((event.target.value || undefined) as Theme | undefined)}
       >
@@ -45,7 +46,7 @@ export function LadderWishes({ minutes, onMinutes, wish, onHabit, onTheme, onGro
           <span className="soft">groups of</span>
           <select
             aria-label="Notes in a group"
-            className="select select-sm hairline bg-base-100 w-16 border-[1.5px]"
+            className={`${looks.smallSelect} w-16`}
             value={wish.groupSize ?? 4}
             onChange={(event) => onGroupSize(Number(event.target.value))}
           >

@@ -12,6 +12,7 @@ import { lineNotesQuery } from "./line.queries";
 import type { Look } from "./LookPicker";
 import { LineReading } from "./LineReading";
 import { TypeLine } from "./TypeLine";
+import { looks } from "../../ui/looks";
 
 /** One line: as the section chosen reads it, the way through it, what misleads, what it asks, and how it sounds. */
 export function LinePage({ director }: { director: boolean }) {
@@ -43,35 +44,31 @@ export function LinePage({ director }: { director: boolean }) {
       >
         {director && (
           <Link
-            className="btn btn-outline hairline h-9 min-h-0"
+            className={`${looks.button} h-9 min-h-0`}
             to={{ pathname: `/library/lines/${lineId}/edit`, search: kept }}
           >
             Facts
           </Link>
         )}
         {director && mayType && (
-          <button
-            type="button"
-            className="btn btn-outline hairline h-9 min-h-0"
-            onClick={() => setTyping(!typing)}
-          >
+          <button type="button" className={`${looks.button} h-9 min-h-0`} onClick={() => setTyping(!typing)}>
             {typing ? "Back to the line" : notes.data ? "Type it anew" : "Type its notes"}
           </button>
         )}
         {notes.data && (
-          <a className="btn btn-outline hairline h-9 min-h-0" href={`/api/lines/${lineId}/line.mid`}>
+          <a className={`${looks.button} h-9 min-h-0`} href={`/api/lines/${lineId}/line.mid`}>
             MIDI
           </a>
         )}
         {notes.data && (
           <a
-            className="btn btn-outline hairline h-9 min-h-0"
+            className={`${looks.button} h-9 min-h-0`}
             href={`/api/lines/${lineId}/line.musicxml${query({ instrument: scope.instrument, classId: scope.classId, division: scope.division })}`}
           >
             MusicXML
           </a>
         )}
-        <Link className="btn btn-primary h-9 min-h-0" to={{ pathname: `/hear/${lineId}`, search: kept }}>
+        <Link className={`${looks.primary} h-9 min-h-0`} to={{ pathname: `/hear/${lineId}`, search: kept }}>
           Hear it
         </Link>
       </Heading>

@@ -1,5 +1,6 @@
 import { useEffect, useState, type ComponentType } from "react";
 import type { StaffProps } from "./Staff";
+import { looks } from "../../ui/looks";
 
 /** The renderer comes with the pages that show notation, while the notes are still on their way. */
 let drawer: ComponentType<StaffProps> | undefined;
@@ -19,7 +20,11 @@ export function Notation(props: StaffProps) {
   if (failed) return <p role="alert">The notation cannot be drawn: load the page again.</p>;
   if (!Staff)
     return (
-      <div role="status" className="skeleton bg-base-200 h-40 rounded-md" aria-label="Loading the notation" />
+      <div
+        role="status"
+        className={`${looks.skeleton} bg-base-200 h-40 rounded-md`}
+        aria-label="Loading the notation"
+      />
     );
   return <Staff {...props} />;
 }

@@ -7,6 +7,7 @@ import { Button } from "../../ui/parts";
 import { useKeys } from "../../app/useKeys";
 import { planOf } from "./playback";
 import { play, type Playing } from "./player";
+import { looks } from "../../ui/looks";
 
 interface Props {
   analysis: LineAnalysis;
@@ -81,7 +82,7 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
   const measure = (which: 0 | 1) => (
     <select
       aria-label={which === 0 ? "From measure" : "To measure"}
-      className="select select-sm hairline bg-base-100 w-20 border-[1.5px]"
+      className={`${looks.smallSelect} w-20`}
       value={which === 0 ? from : to}
       onChange={(event) => {
         const next = Number(event.target.value);
@@ -113,7 +114,7 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
           step={5}
           value={pace}
           aria-label="Pace in percent of the tempo"
-          className="range range-xs w-36"
+          className={`${looks.range} w-36`}
           onChange={(event) => setPace(Number(event.target.value))}
         />
       </label>
@@ -123,7 +124,7 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
       {reading && (
         <select
           aria-label="Pitch it plays at"
-          className="select select-sm hairline bg-base-100 w-56 border-[1.5px] text-[0.95rem]"
+          className={`${looks.smallSelect} w-56 text-[0.95rem]`}
           value={pitch}
           onChange={(event) => setPitch(event.target.value as keyof typeof pitches)}
         >
@@ -145,7 +146,7 @@ export function PlayBar({ analysis, reading, onPlace }: Props) {
         <label key={name} className="flex items-center gap-2">
           <input
             type="checkbox"
-            className="checkbox checkbox-sm"
+            className={looks.checkbox}
             checked={value}
             onChange={(event) => set(event.target.checked)}
           />

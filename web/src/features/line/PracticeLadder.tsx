@@ -12,6 +12,7 @@ import { keptLadderQuery, ladderQuery, type Habit, type Theme } from "./line.que
 import { LadderSteps } from "./LadderSteps";
 import { LadderWishes } from "./LadderWishes";
 import { LadderRun } from "./LadderRun";
+import { looks } from "../../ui/looks";
 
 interface Props {
   lineId: string;
@@ -61,7 +62,7 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
         {shown && <span className="small soft">takes {duration(shown.seconds)}</span>}
         <span className="ml-auto flex gap-2">
           <Link
-            className="btn btn-sm btn-outline hairline"
+            className={looks.smallButton}
             to={{ pathname: `/library/lines/${lineId}/card`, search: scopeSearch(search, {}) }}
           >
             Rehearsal card

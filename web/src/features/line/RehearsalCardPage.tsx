@@ -10,6 +10,7 @@ import { keptLadderQuery, ladderQuery, lineNotesQuery } from "./line.queries";
 import { LadderSteps } from "./LadderSteps";
 import { TrapList } from "./TrapList";
 import { Notation } from "./Notation";
+import { looks } from "../../ui/looks";
 
 const MINUTES = 8;
 
@@ -52,7 +53,7 @@ export function RehearsalCardPage() {
         words={`${reading?.name ?? ""} · reads ${reading?.writtenKey ?? ""} · ${notes.data.analysis.meter} · ♩ = ${notes.data.analysis.tempoBpm}`}
       >
         <Link
-          className="btn btn-outline hairline h-9 min-h-0"
+          className={`${looks.button} h-9 min-h-0`}
           to={{ pathname: `/library/lines/${lineId}`, search: scopeSearch(search, {}) }}
         >
           Back to the line

@@ -5,6 +5,7 @@ import type { LineRemark } from "../../api/types";
 import { Field } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
+import { looks } from "../../ui/looks";
 
 interface Props {
   lineId: string;
@@ -52,7 +53,7 @@ export function RemarkForm({ lineId, instrument, name, remarks, onDone }: Props)
             <label key={code} className="flex items-center gap-2">
               <input
                 type="radio"
-                className="radio radio-sm"
+                className={looks.radio}
                 name="whom"
                 checked={whom === code}
                 onChange={() => choose(code!)}

@@ -3,10 +3,11 @@ import { useState } from "react";
 import { Empty, Heading } from "../../ui/parts";
 import { ClassesPart } from "./ClassesPart";
 import { ImportPart } from "./ImportPart";
+import { KeptPart } from "./KeptPart";
 import { PeoplePart } from "./PeoplePart";
 import { SchoolsPart } from "./SchoolsPart";
 
-const parts = ["Import a roster", "Classes", "Schools", "People"] as const;
+const parts = ["Import a roster", "Classes", "Schools", "People", "What is kept"] as const;
 
 export function OfficePage({ director }: { director: boolean }) {
   const [part, setPart] = useState<(typeof parts)[number]>(parts[0]);
@@ -45,6 +46,7 @@ export function OfficePage({ director }: { director: boolean }) {
       {part === "Classes" && <ClassesPart />}
       {part === "Schools" && <SchoolsPart />}
       {part === "People" && <PeoplePart />}
+      {part === "What is kept" && <KeptPart />}
     </>
   );
 }

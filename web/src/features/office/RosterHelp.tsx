@@ -2,6 +2,7 @@ import { queryOptions, useQuery } from "@tanstack/react-query";
 import { Download } from "lucide-react";
 import { get } from "../../api/http";
 import type { TakenFile } from "../../api/types";
+import { looks } from "../../ui/looks";
 
 const takenQuery = queryOptions({
   queryKey: ["roster", "taken"],
@@ -52,7 +53,7 @@ export function RosterHelp() {
           twice changes nothing.
         </p>
         <a
-          className="btn btn-outline hairline btn-sm mt-3 font-semibold"
+          className={`${looks.smallButton} mt-3 font-semibold`}
           href="/api/roster-import/roster.csv"
           download
         >

@@ -5,6 +5,7 @@ import type { SchoolQuestion } from "../../api/types";
 import { Failed, Skeleton } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 import { schoolsQuery } from "../library/checks.queries";
+import { looks } from "../../ui/looks";
 
 /** Where practitioners disagree, the programme chooses; checks reword themselves. */
 export function SchoolsPart() {
@@ -49,7 +50,7 @@ function Question({ question }: { question: SchoolQuestion }) {
           <label key={choice.key} className="flex items-center gap-2.5">
             <input
               type="radio"
-              className="radio radio-sm"
+              className={looks.radio}
               name={question.key}
               checked={(mine ?? question.chosen) === choice.key}
               onChange={() => {
@@ -86,7 +87,7 @@ function Amount({
       <input
         type="text"
         inputMode="decimal"
-        className="input input-sm hairline bg-base-100 w-20 border-[1.5px] text-right"
+        className={`${looks.smallInput} w-20 text-right`}
         aria-label={question.question}
         value={typed}
         disabled={busy}

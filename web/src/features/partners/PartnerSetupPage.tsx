@@ -14,6 +14,7 @@ import { Caution } from "./Caution";
 import { MeasuresByPart } from "./MeasuresByPart";
 import { measuresOf, pairingNames, pairingWords, swapped, type MeasuresTyped } from "./partners";
 import { earlierQuery, proposalQuery } from "./partners.queries";
+import { looks } from "../../ui/looks";
 
 /** Who watches whom, and what for: proposed, changed by a tap, set up by one press. */
 export function PartnerSetupPage() {
@@ -34,7 +35,7 @@ export function PartnerSetupPage() {
         }
       >
         <Link
-          className="btn btn-outline hairline h-9 min-h-0"
+          className={`${looks.button} h-9 min-h-0`}
           to={{ pathname: `/hear/${milestoneId}`, search: kept }}
         >
           Hear them yourself

@@ -7,6 +7,7 @@ import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { BoardTable } from "./BoardTable";
 import { RosterTabs } from "./RosterTabs";
 import { useBoard } from "./useBoard";
+import { looks } from "../../ui/looks";
 
 /** Who passed what: students of the sections chosen against what is set for them. */
 export function BoardPage() {
@@ -23,7 +24,7 @@ export function BoardPage() {
       >
         <RosterTabs />
         <a
-          className="btn btn-outline hairline h-[34px] min-h-0 px-3 font-semibold"
+          className={`${looks.button} h-[34px] min-h-0 px-3 font-semibold`}
           href={`/api/board.csv${query({ ...scope, on })}`}
           download
         >

@@ -1,6 +1,7 @@
 import type { Milestone } from "../../api/types";
 import { Cell } from "../../ui/Field";
 import type { CarryRow } from "./carries";
+import { looks } from "../../ui/looks";
 
 interface Props {
   rows: readonly CarryRow[];
@@ -29,7 +30,7 @@ export function CarryTable({ rows, lines, onType }: Props) {
               <b>{row.name}</b>
               <select
                 aria-label={`Line for ${row.name}`}
-                className="select select-sm hairline bg-base-100 w-full border-[1.5px]"
+                className={`${looks.smallSelect} w-full`}
                 value={row.lineId}
                 onChange={(event) => onType(row.key, { lineId: event.target.value })}
               >

@@ -4,6 +4,7 @@ import { Field } from "../../ui/Field";
 import { milestoneName } from "../hear/HearPage";
 import { kindPlural } from "../library/kinds";
 import { findMilestones } from "./orderForm";
+import { looks } from "../../ui/looks";
 
 const kinds: MilestoneKind[] = ["LINE", "TECHNIQUE_CHECK", "PLAYING_TEST", "BELT"];
 
@@ -73,7 +74,7 @@ export function MilestonePicker({ library, chosen, onChange }: Props) {
                 >
                   <input
                     type="checkbox"
-                    className="checkbox checkbox-sm"
+                    className={looks.checkbox}
                     checked={chosen.includes(m.id)}
                     onChange={(event) =>
                       onChange(event.target.checked ? [...chosen, m.id] : chosen.filter((id) => id !== m.id))

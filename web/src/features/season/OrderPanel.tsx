@@ -15,6 +15,7 @@ import { MilestonePicker } from "./MilestonePicker";
 import { ScopeChips } from "./ScopeChips";
 import { newOrders, scopeOptions, toggleScope } from "./orderForm";
 import { dueDayQuery } from "./season.queries";
+import { looks } from "../../ui/looks";
 
 interface Props {
   library: LibraryView;
@@ -153,7 +154,7 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
             <label className="flex items-center gap-2.5">
               <input
                 type="checkbox"
-                className="checkbox checkbox-sm"
+                className={looks.checkbox}
                 checked={substituteAccepted}
                 onChange={(e) => setSubstitute(e.target.checked)}
               />
@@ -162,7 +163,7 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
             <label className="flex items-center gap-2.5">
               <input
                 type="checkbox"
-                className="checkbox checkbox-sm"
+                className={looks.checkbox}
                 checked={partnerCheckPasses}
                 onChange={(e) => setPartner(e.target.checked)}
               />

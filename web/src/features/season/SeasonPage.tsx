@@ -15,6 +15,7 @@ import { OrderPanel } from "./OrderPanel";
 import { weeksAround } from "./score";
 import { SeasonScore } from "./SeasonScore";
 import { ordersQuery } from "./season.queries";
+import { looks } from "../../ui/looks";
 
 const WEEKS_SHOWN = 8;
 
@@ -43,7 +44,7 @@ export function SeasonPage({ director }: { director: boolean }) {
       >
         {scope.classId && (
           <Link
-            className="btn btn-outline hairline h-10 font-semibold"
+            className={`${looks.button} h-10 font-semibold`}
             to={{ pathname: "/season/sheet", search: scopeSearch(search, {}) }}
           >
             Order sheet
@@ -154,7 +155,7 @@ function ChosenOrder({
         </p>
         {milestone.kind !== "BELT" && (
           <Link
-            className="btn btn-primary h-10"
+            className={`${looks.primary} h-10`}
             to={{ pathname: `/hear/${milestone.id}`, search: scopeSearch(search, {}) }}
           >
             Hear it

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import type { WarmUpPart } from "../../api/types";
 import { DemonstrationFile } from "../../ui/DemonstrationFile";
 import { allDemonstrationsQuery } from "./warmUp.queries";
+import { looks } from "../../ui/looks";
 
 interface Props {
   part: WarmUpPart;
@@ -23,7 +24,7 @@ export function PartDemonstration({ part, onChange }: Props) {
       {onChange && (
         <select
           aria-label={`Demonstration for ${part.title}`}
-          className="select select-sm hairline bg-base-100 w-60 border-[1.5px]"
+          className={`${looks.smallSelect} w-60`}
           value={part.demonstrationId ?? ""}
           onChange={(event) => onChange(event.target.value || undefined)}
         >

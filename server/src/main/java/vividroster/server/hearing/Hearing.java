@@ -99,7 +99,8 @@ public class Hearing {
         UUID programId = person.programId();
         List<Seat> seats = rosters.seatsOf(programId, heard.studentId());
         Instant now = office.now(programId);
-        HeardMoment moment = HeardMoment.of(heard.heardAt(), now, office.yearBegins(programId));
+        Optional<Instant> said = heard.heardAt().map(Hearing::keptAs);
+        HeardMoment moment = HeardMoment.of(said, now, office.yearBegins(programId));
         LocalDate heardOn = moment.at().atZone(office.zone(programId)).toLocalDate();
         Seat seat = seatIn(seats, heard.classId(), heardOn);
         if (!milestone.isFor(seat.instrument())) {
@@ -134,7 +135,7 @@ public class Hearing {
                 heard.note().strip(),
                 moment.deviceSaid());
         if (!queries.insert(programId, attempt)) {
-            attempt = sameAsRecorded(programId, attempt, heard.heardAt());
+            attempt = sameAsRecorded(programId, attempt, said);
         }
         return recorded(programId, seats, attempt, newest);
     }
@@ -156,17 +157,16 @@ public class Hearing {
                 || !before.note().equals(sent.note())
                 || !a.corrects().equals(b.corrects())
                 || !deviceSaid
-                        .map(said ->
-                                keptAs(said).equals(keptAs(before.deviceSaid().orElse(a.heardAt()))))
+                        .map(before.deviceSaid().orElse(a.heardAt())::equals)
                         .orElse(true)) {
             throw Problem.conflict("Another attempt has this id already; nothing was changed.");
         }
         return before;
     }
 
-    /** PostgreSQL keeps microseconds. */
+    /** As the database keeps it: microseconds, within a calendar of ours. */
     private static Instant keptAs(Instant moment) {
-        return AttemptQueries.kept(moment).toInstant().truncatedTo(ChronoUnit.MILLIS);
+        return AttemptQueries.kept(moment).toInstant().truncatedTo(ChronoUnit.MICROS);
     }
 
     /**

@@ -115,10 +115,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         LOG.warn("The database does not answer: {}", e.getMessage());
         return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
                 .header(HttpHeaders.RETRY_AFTER, "2")
-                .body(detail(
-                        HttpStatus.SERVICE_UNAVAILABLE,
-                        "The database does not answer at the moment. Nothing was recorded; it will be tried again.",
-                        null));
+                .body(detail(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.SENTENCE, null));
     }
 
     @ExceptionHandler

@@ -1,0 +1,22 @@
+/** How the things are drawn that are no component of their own: links that look like buttons, and small fields. */
+export const looks = {
+  smallButton: "btn btn-sm btn-outline hairline",
+  smallPrimary: "btn btn-sm btn-primary",
+  smallQuiet: "btn btn-ghost btn-sm",
+  button: "btn btn-outline hairline",
+  primary: "btn btn-primary",
+  smallInput: "input input-sm hairline bg-base-100 border-[1.5px]",
+  input: "input hairline bg-base-100 border-[1.5px]",
+  smallSelect: "select select-sm hairline bg-base-100 border-[1.5px]",
+  select: "select hairline bg-base-100 border-[1.5px]",
+  textarea: "textarea hairline bg-base-100 border-[1.5px]",
+  checkbox: "checkbox checkbox-sm",
+  radio: "radio radio-sm",
+  range: "range range-xs",
+  skeleton: "skeleton",
+  dropdown: "dropdown dropdown-end",
+  dropdownContent: "dropdown-content",
+  link: "link",
+  modal: "modal",
+  modalBox: "modal-box",
+} as const;
