@@ -24,6 +24,9 @@ public final class Bench {
         if (wanted.isEmpty() || wanted.contains("school")) {
             SchoolBench.run();
         }
+        if (wanted.isEmpty() || wanted.contains("edge")) {
+            EdgeBench.run();
+        }
         if (wanted.isEmpty() || wanted.contains("grid")) {
             GridBench.run();
         }

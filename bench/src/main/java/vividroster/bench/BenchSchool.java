@@ -30,12 +30,12 @@ import vividroster.server.library.Book;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.office.Office;
+import vividroster.server.orders.Orders;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Role;
 import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
-import vividroster.server.season.Orders;
 import vividroster.testkit.RunningServer;
 
 /** A programme with a class of 12 trumpets and 40 lines set for them, among many other students. */

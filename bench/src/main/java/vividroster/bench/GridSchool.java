@@ -21,12 +21,12 @@ import vividroster.core.season.SchoolYear;
 import vividroster.server.account.Accounts;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
+import vividroster.server.orders.Orders;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Role;
 import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
-import vividroster.server.season.Orders;
 import vividroster.testkit.RunningServer;
 
 /** A section of 30 clarinets with a check of 8 criteria set for them. */

@@ -268,6 +268,73 @@ class HardEdgeTest {
     }
 
     @Test
+    void aLockedTableIsSaidAndHoldsNobodyElseUp() throws Exception {
+        try (Connection holder = server.database().connect();
+                var statement = holder.createStatement()) {
+            holder.setAutoCommit(false);
+            statement.execute("lock table client_write in access exclusive mode");
+            Map<String, Object> report = Map.of(
+                    "id", java.util.UUID.randomUUID(),
+                    "studentId", school.id("Ana Reed"),
+                    "classId", school.id("Winds"),
+                    "place", "wrist",
+                    "since", "Monday");
+            long begun = System.nanoTime();
+            Answer answer = director.post("/api/pain-reports", report);
+            assertThat(answer.status()).isEqualTo(503);
+            assertThat(answer.sentence()).startsWith("The database does not answer at the moment.");
+            assertThat((System.nanoTime() - begun) / 1e9).as("the lock's limit").isBetween(3.0, 8.0);
+            assertThat(director.get("/api/podium").status()).isEqualTo(200);
+            holder.rollback();
+            assertThat(director.post("/api/pain-reports", report).status()).isLessThan(300);
+        }
+    }
+
+    @Test
+    void aFullPoolSaysSo() throws Exception {
+        List<Integer> answers = java.util.Collections.synchronizedList(new ArrayList<>());
+        try (Connection holder = server.database().connect();
+                var statement = holder.createStatement()) {
+            holder.setAutoCommit(false);
+            statement.execute("lock table attempt in access exclusive mode");
+            List<Thread> waiting = new ArrayList<>();
+            for (int i = 0; i < 30; i++) {
+                waiting.add(Thread.ofVirtual()
+                        .start(() -> answers.add(
+                                director.post("/api/attempts", school.attempt("Bo Lund", "line 2", "NOT_YET"))
+                                        .status())));
+            }
+            for (Thread thread : waiting) {
+                thread.join();
+            }
+            holder.rollback();
+        }
+        assertThat(answers).hasSize(30).containsOnly(503);
+        assertThat(director.post("/api/attempts", school.attempt("Bo Lund", "line 2", "PASS"))
+                        .status())
+                .as("and then it goes on")
+                .isEqualTo(200);
+    }
+
+    @Test
+    void filesAreAnalysedForThoseWhoMayKeepLines() {
+        byte[] line = "X:1\nT:a\nM:4/4\nL:1/4\nK:C\nCDEF|\n".getBytes(StandardCharsets.UTF_8);
+        assertThat(school.assistant()
+                        .upload("/api/lines/analysis", "a.abc", line, Map.of())
+                        .status())
+                .isEqualTo(403);
+        assertThat(director.upload("/api/lines/analysis", "a.abc", line, Map.of())
+                        .status())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void metricsAreBehindASetting() {
+        assertThat(server.visitor().get("/actuator/prometheus").status()).isEqualTo(401);
+        assertThat(director.get("/actuator/prometheus").status()).isEqualTo(403);
+    }
+
+    @Test
     void twoHundredAndThirtyWhoDripDoNotStopTheServer() throws Exception {
         URI address = URI.create(server.address());
         List<Socket> dripping = new ArrayList<>();

@@ -1,5 +1,12 @@
 package vividroster.server;
 
+import static com.tngtech.archunit.core.domain.JavaAccess.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideOutsideOfPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideOutsideOfPackages;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.nameMatching;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
@@ -25,26 +32,16 @@ class ServerRulesTest {
             .that()
             .resideInAPackage("vividroster.server.platform..")
             .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage(
-                    "vividroster.server.account..",
-                    "vividroster.server.board..",
-                    "vividroster.server.demo..",
-                    "vividroster.server.hearing..",
-                    "vividroster.server.library..",
-                    "vividroster.server.office..",
-                    "vividroster.server.podium..",
-                    "vividroster.server.roster..",
-                    "vividroster.server.season..")
-            .because("what all features stand on stands on none of them");
+            .dependOnClassesThat(resideInAPackage("vividroster.server..")
+                    .and(resideOutsideOfPackage("vividroster.server.platform..")))
+            .because("what all features stand on stands on none of them, whatever they are called");
 
     @ArchTest
     static final ArchRule coreStandsAlone = noClasses()
             .that()
             .resideInAPackage("vividroster.core..")
             .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage("vividroster.server..", "vividroster.formats..")
+            .dependOnClassesThat(resideInAPackage("vividroster..").and(resideOutsideOfPackage("vividroster.core..")))
             .because("the rules are computed and tested without the application");
 
     @ArchTest
@@ -52,9 +49,40 @@ class ServerRulesTest {
             .that()
             .resideInAPackage("vividroster.formats..")
             .should()
+            .dependOnClassesThat(resideInAPackage("vividroster..")
+                    .and(resideOutsideOfPackages("vividroster.formats..", "vividroster.core..")))
+            .orShould()
             .dependOnClassesThat()
-            .resideInAnyPackage("vividroster.server..", "org.springframework..", "java.sql..")
+            .resideInAnyPackage("org.springframework..", "java.sql..")
             .because("files are read and written without a server");
+
+    @ArchTest
+    static final ArchRule oneClock = noClasses()
+            .that()
+            .doNotHaveFullyQualifiedName("vividroster.server.platform.CatalogConfig")
+            .should()
+            .callMethodWhere(target(nameMatching("now|systemUTC|systemDefaultZone|currentTimeMillis"))
+                    .and(target(owner(resideInAnyPackage("java.time..", "java.lang..")))))
+            .because("time comes from one clock, so that a test or a demo can set it");
+
+    @ArchTest
+    static final ArchRule ordersLieBelowHearingAndBoards = noClasses()
+            .that()
+            .resideInAPackage("vividroster.server.orders..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "vividroster.server.hearing..", "vividroster.server.board..", "vividroster.server.podium..")
+            .because("what is set for whom is known without anybody being heard");
+
+    @ArchTest
+    static final ArchRule seasonKnowsNoPlan = noClasses()
+            .that()
+            .resideInAPackage("vividroster.core.season..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("vividroster.core.plan..")
+            .because("a plan is made of calendar, orders and tracks, which do not know of plans");
 
     @ArchTest
     static final ArchRule sqlOnlyInQueries = noClasses()

@@ -13,6 +13,7 @@ import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.RowOutcome.Refusal;
 import vividroster.core.roster.RowOutcome.SeatWanted;
+import vividroster.core.text.Lengths;
 import vividroster.core.text.Wording;
 
 /**
@@ -24,9 +25,9 @@ import vividroster.core.text.Wording;
  */
 public final class RosterPlan {
 
-    public static final int LONGEST_NAME = 120;
-    public static final int LONGEST_DIVISION = 40;
-    public static final int LONGEST_NUMBER = 40;
+    public static final int LONGEST_NAME = Lengths.NAME;
+    public static final int LONGEST_DIVISION = Lengths.LABEL;
+    public static final int LONGEST_NUMBER = Lengths.LABEL;
 
     private final Roster roster;
     private final InstrumentCatalog catalog;

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.text.Lengths;
 import vividroster.server.platform.Role;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.platform.Verbatim;
@@ -34,10 +35,12 @@ class PeopleController {
     record Person(UUID id, String signInName, String displayName, Role role) {}
 
     record NewPerson(
-            @NotBlank(message = "A person needs a sign-in name.") @Size(max = 120, message = "At most 120 letters.")
+            @NotBlank(message = "A person needs a sign-in name.")
+            @Size(max = Lengths.NAME, message = "At most {max} letters.")
             String signInName,
 
-            @NotBlank(message = "A person needs a name to show.") @Size(max = 120, message = "At most 120 letters.")
+            @NotBlank(message = "A person needs a name to show.")
+            @Size(max = Lengths.NAME, message = "At most {max} letters.")
             String displayName,
 
             @NotNull(message = "Choose director or assistant.")

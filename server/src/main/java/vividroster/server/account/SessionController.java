@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.text.Lengths;
 import vividroster.server.audit.Audit;
 import vividroster.server.office.Office;
 import vividroster.server.platform.AccountSessions;
@@ -52,7 +53,8 @@ class SessionController {
     }
 
     record SignInRequest(
-            @NotBlank(message = "Type your sign-in name.") @Size(max = 120, message = "That is too long for a name.")
+            @NotBlank(message = "Type your sign-in name.")
+            @Size(max = Lengths.NAME, message = "That is too long for a name.")
             String signInName,
 
             @Verbatim(longest = 1_000)

@@ -31,12 +31,13 @@ class SignIns {
     private final AccountQueries accounts;
     private final FailureQueries failures;
     private final PasswordEncoder encoder;
-    private final Clock clock = Clock.systemUTC();
+    private final Clock clock;
     private final Semaphore checks = new Semaphore(AT_ONCE, true);
     /** Checked where there is no such name, so that a wrong name takes as long as a wrong password. */
     private final String nobody;
 
-    SignIns(AccountQueries accounts, FailureQueries failures, PasswordEncoder encoder) {
+    SignIns(AccountQueries accounts, FailureQueries failures, PasswordEncoder encoder, Clock clock) {
+        this.clock = clock;
         this.accounts = accounts;
         this.failures = failures;
         this.encoder = encoder;

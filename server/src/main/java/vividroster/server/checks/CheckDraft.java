@@ -23,6 +23,7 @@ import vividroster.core.curriculum.Guide.Vantage;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.music.Pitch;
+import vividroster.core.text.Lengths;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 
@@ -34,10 +35,11 @@ import vividroster.server.platform.Problem;
  */
 record CheckDraft(
         @NotBlank(message = "Give the check a short name, for a column's head.")
-        @Size(max = 16, message = "A short name has at most 16 letters.")
+        @Size(max = Lengths.SHORT_NAME, message = "A short name has at most {max} letters.")
         String shortName,
 
-        @NotBlank(message = "Give the check a title.") @Size(max = 90, message = "A title has at most 90 letters.")
+        @NotBlank(message = "Give the check a title.")
+        @Size(max = Lengths.TITLE, message = "A title has at most {max} letters.")
         String title,
 
         @NotNull(message = "Say what the check is about.") CheckTopic topic,
@@ -50,7 +52,7 @@ record CheckDraft(
         @NotNull @Size(max = 12, message = "At most 12 criteria: nobody sees more at once.")
         List<@Valid @NotNull CriterionDraft> criteria,
 
-        @NotNull @Size(max = 300, message = "A self-test has at most 300 letters.")
+        @NotNull @Size(max = Lengths.NOTE, message = "A self-test has at most {max} letters.")
         String selfTest,
 
         @NotNull @Size(max = 8) List<@Valid @NotNull SyllableDraft> syllables,
@@ -68,12 +70,12 @@ record CheckDraft(
         @NotNull(message = "Say when the check is passed.") @Valid
         PassDraft pass,
 
-        @Absent @Size(max = 300, message = "The reason why has at most 300 letters.")
+        @Absent @Size(max = Lengths.NOTE, message = "The reason why has at most {max} letters.")
         String why,
 
         @Absent Vantage seenFrom,
 
-        @Absent @Size(max = 300, message = "At most 300 letters on whom it does not fit.")
+        @Absent @Size(max = Lengths.NOTE, message = "At most {max} letters on whom it does not fit.")
         String notFor,
 
         @Absent @Size(max = 30) List<@NotNull UUID> after) {
@@ -82,35 +84,39 @@ record CheckDraft(
 
     /** @param cue the director's own short word, shown in place of the step */
     record StepDraft(
-            @NotNull @Size(max = 240, message = WORDS) String text,
+            @NotNull @Size(max = Lengths.SENTENCE, message = WORDS)
+            String text,
 
-            @Absent @Size(max = 60, message = "A cue word has at most 60 letters.")
+            @Absent @Size(max = Lengths.WORDS, message = "A cue word has at most {max} letters.")
             String cue) {}
 
     /** @param mustSee no number of others passes without it; only where criteria are counted */
     record CriterionDraft(
-            @NotNull @Size(max = 120, message = "A criterion has at most 120 letters.")
+            @NotNull @Size(max = Lengths.NAME, message = "A criterion has at most {max} letters.")
             String name,
 
             boolean mustSee) {}
 
     record SyllableDraft(
-            @NotBlank(message = "Name the style the syllable is for.") @Size(max = 40)
+            @NotBlank(message = "Name the style the syllable is for.") @Size(max = Lengths.LABEL)
             String style,
 
-            @NotBlank(message = "Give the syllable.") @Size(max = 40)
+            @NotBlank(message = "Give the syllable.") @Size(max = Lengths.LABEL)
             String syllable) {}
 
     record FaultDraft(
-            @NotNull @Size(max = 120, message = "At most 120 letters in a row.")
+            @NotNull @Size(max = Lengths.NAME, message = "At most {max} letters in a row.")
             String sign,
 
             @NotNull @Size(max = 8, message = "At most 8 things to try.")
-            List<@NotNull @Size(max = 240, message = WORDS) String> remedies) {}
+            List<@NotNull @Size(max = Lengths.SENTENCE, message = WORDS) String> remedies) {}
 
     record VariantDraft(
-            @NotNull @Size(max = 60) String name,
-            @NotNull @Size(max = 240, message = WORDS) String note,
+            @NotNull @Size(max = Lengths.WORDS) String name,
+
+            @NotNull @Size(max = Lengths.SENTENCE, message = WORDS)
+            String note,
+
             int reviewWeeks) {}
 
     /** @param pitch sounding, for example F4 or Bb2 */

@@ -28,6 +28,7 @@ import org.springframework.web.multipart.MultipartFile;
 import vividroster.server.checks.Demonstrations.Shows;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.Uploads;
 
 @RestController
 @RequestMapping("/api")
@@ -76,7 +77,7 @@ class DemonstrationController {
             @RequestParam(required = false) Shows shows,
             @RequestPart MultipartFile file)
             throws IOException {
-        String name = file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
+        String name = Uploads.name(file, "demonstration");
         return DemonstrationView.of(demonstrations.add(
                 person.programId(),
                 person.accountId(),

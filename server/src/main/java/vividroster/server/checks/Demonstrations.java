@@ -8,6 +8,7 @@ import org.apache.tika.Tika;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
+import vividroster.core.text.Lengths;
 import vividroster.server.library.Library;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
@@ -68,7 +69,7 @@ public class Demonstrations {
             UUID programId, UUID accountId, UUID milestoneId, String fileName, Optional<Shows> shows, byte[] content) {
         Milestone milestone = library.milestone(programId, milestoneId);
         String name = fileName.strip();
-        if (name.isEmpty() || name.length() > 120) {
+        if (name.isEmpty() || name.length() > Lengths.NAME) {
             throw Problem.input("file", "The file's name must have 1 to 120 letters.");
         }
         if (content.length == 0) {

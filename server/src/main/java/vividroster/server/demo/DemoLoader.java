@@ -35,12 +35,12 @@ import vividroster.server.library.Library;
 import vividroster.server.lines.LineNotations;
 import vividroster.server.lines.LineRemarks;
 import vividroster.server.office.Office;
+import vividroster.server.orders.Orders;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Role;
 import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
-import vividroster.server.season.Orders;
 
 /** Loads the demo scenario from its data files, all of it or nothing. */
 @Component

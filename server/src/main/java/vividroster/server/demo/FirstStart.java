@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.SecureRandom;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.time.Month;
 import java.time.ZoneId;
@@ -37,14 +38,17 @@ class FirstStart implements ApplicationRunner {
     private final TransactionTemplate transaction;
     private final boolean withDemo;
     private final String firstSignIn;
+    private final Clock clock;
 
     FirstStart(
             Office office,
             Accounts accounts,
             DemoLoader demo,
             PlatformTransactionManager transactions,
+            Clock clock,
             @Value("${vivid.demo}") String withDemo,
             @Value("${vivid.first-sign-in}") String firstSignIn) {
+        this.clock = clock;
         this.firstSignIn = firstSignIn;
         this.office = office;
         this.accounts = accounts;
@@ -85,7 +89,7 @@ class FirstStart implements ApplicationRunner {
 
     private String openEmptyProgram() {
         ZoneId zone = ZoneId.systemDefault();
-        LocalDate today = LocalDate.now(zone);
+        LocalDate today = clock.instant().atZone(zone).toLocalDate();
         int year = today.getMonth().compareTo(Month.JULY) >= 0 ? today.getYear() : today.getYear() - 1;
         var programId = office.open("My programme", zone, null);
         office.layYear(

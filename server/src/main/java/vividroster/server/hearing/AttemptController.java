@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.progress.CriterionMark;
 import vividroster.core.progress.Evidence;
 import vividroster.core.progress.Outcome;
+import vividroster.core.text.Lengths;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
@@ -57,10 +58,10 @@ class AttemptController {
 
             @Absent Boolean waived,
 
-            @Absent @Size(max = 300, message = "A reason has at most 300 letters.")
+            @Absent @Size(max = Lengths.NOTE, message = "A reason has at most {max} letters.")
             String reason,
 
-            @Absent @Size(max = 1000, message = "A note has at most 1000 letters.")
+            @Absent @Size(max = Lengths.LONG_NOTE, message = "A note has at most {max} letters.")
             String note,
 
             @Absent Instant heardAt) {}
@@ -76,7 +77,8 @@ class AttemptController {
             @Absent @Size(max = 30, message = "At most 30 criteria.")
             List<@Valid @NotNull MarkRequest> marks,
 
-            @NotNull(message = "A correction says why.") @Size(max = 300, message = "A reason has at most 300 letters.")
+            @NotNull(message = "A correction says why.")
+            @Size(max = Lengths.NOTE, message = "A reason has at most {max} letters.")
             String reason) {}
 
     /** @param deviceHeardAt the moment the device said, where it could not be right; the arrival counts instead */

@@ -33,10 +33,10 @@ import vividroster.server.library.LineFacts;
 import vividroster.server.library.MilestoneView;
 import vividroster.server.library.TestFacts;
 import vividroster.server.office.Office;
+import vividroster.server.orders.Orders;
 import vividroster.server.platform.Absent;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
-import vividroster.server.season.Orders;
 
 /** What a director needs to hear a section: what can be heard, and whom with it. */
 @Service

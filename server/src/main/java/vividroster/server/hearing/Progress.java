@@ -31,7 +31,7 @@ import vividroster.core.season.Assignment;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.OrderBook;
 import vividroster.server.library.Library;
-import vividroster.server.season.Orders;
+import vividroster.server.orders.Orders;
 
 /** Gathers what the core needs to say where players stand, and asks it. */
 @Service

@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.reading.Vocabulary.Sign;
+import vividroster.core.text.Lengths;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.SignedIn;
@@ -48,10 +49,10 @@ class BookController {
 
     record BookRequest(
             @NotBlank(message = "Give the book a title.")
-            @Size(max = 120, message = "Keep the title under 120 characters.")
+            @Size(max = Lengths.NAME, message = "Keep the title under {max} characters.")
             String title,
 
-            @Size(max = 60, message = "Keep the volume under 60 characters.") @Absent
+            @Size(max = Lengths.WORDS, message = "Keep the volume under {max} characters.") @Absent
             String volume,
 
             boolean notesKept) {
@@ -80,7 +81,7 @@ class BookController {
             int number,
 
             @NotBlank(message = "Give the line a title.")
-            @Size(max = 90, message = "Keep the title under 90 characters.")
+            @Size(max = Lengths.TITLE, message = "Keep the title under {max} characters.")
             String title,
 
             @NotBlank(message = "Give the concert key.") String concertKey,

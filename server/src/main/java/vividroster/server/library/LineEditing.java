@@ -18,6 +18,7 @@ import vividroster.core.music.Key;
 import vividroster.core.music.Meter;
 import vividroster.core.music.Notated;
 import vividroster.core.music.Pitch;
+import vividroster.core.text.Lengths;
 import vividroster.server.library.BookController.LineRequest;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Locks;
@@ -124,7 +125,7 @@ class LineEditing {
             values.add(value);
         }
         String roadmap = text(request.roadmap());
-        if (roadmap.length() > 200) {
+        if (roadmap.length() > Lengths.LINE) {
             throw Problem.input("roadmap", "Keep it under 200 characters; it is " + roadmap.length() + ".");
         }
         return new LineDetails(

@@ -16,6 +16,7 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Numbering;
+import vividroster.core.text.Lengths;
 import vividroster.formats.abc.AbcBook;
 import vividroster.formats.musicxml.MusicXmlFile;
 import vividroster.formats.score.LineFile;
@@ -39,7 +40,7 @@ import vividroster.server.platform.Uploads;
 class BookImport {
 
     private static final int MOST_LINES = 500;
-    private static final int LONGEST_TITLE = 90;
+    private static final int LONGEST_TITLE = Lengths.TITLE;
     private static final Pattern DIGITS = Pattern.compile("(\\d{1,4})");
 
     private final Locks locks;

@@ -23,6 +23,7 @@ import vividroster.server.lines.BookImport.ImportView;
 import vividroster.server.lines.BookImport.Upload;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.Uploads;
 
 @RestController
 @RequestMapping("/api/books/{bookId}/import")
@@ -53,8 +54,7 @@ class BookImportController {
             throws IOException {
         List<Upload> uploads = new ArrayList<>();
         for (MultipartFile file : files) {
-            uploads.add(new Upload(
-                    file.getOriginalFilename() == null ? "file" : file.getOriginalFilename(), file.getBytes()));
+            uploads.add(new Upload(Uploads.name(file, "file"), file.getBytes()));
         }
         return imports.take(person.programId(), person.accountId(), bookId, uploads, firstPage, chosen(choices), keep);
     }

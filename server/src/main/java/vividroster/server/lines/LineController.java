@@ -104,6 +104,7 @@ class LineController {
     record MadeLineView(UUID lineId) {}
 
     @PostMapping(path = "/analysis", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    @PreAuthorize("hasRole('DIRECTOR')")
     @Operation(
             operationId = "analyseLine",
             summary =
@@ -128,6 +129,7 @@ class LineController {
     }
 
     @PostMapping("/preview")
+    @PreAuthorize("hasRole('DIRECTOR')")
     @Operation(operationId = "previewLine", summary = "A line typed in ABC, as an instrument reads it; keeps nothing")
     PreviewView preview(
             @AuthenticationPrincipal SignedIn person,

@@ -6,6 +6,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.text.Lengths;
 import vividroster.server.library.Library;
 import vividroster.server.lines.LineViews.RemarkView;
 import vividroster.server.platform.Problem;
@@ -17,7 +18,7 @@ public class LineRemarks {
     /** For everybody. */
     static final String ANY = "any";
 
-    private static final int LONGEST = 400;
+    private static final int LONGEST = Lengths.REMARK;
 
     private final RemarkQueries queries;
     private final Library library;

@@ -18,6 +18,7 @@ import vividroster.core.rehearsal.Reading;
 import vividroster.core.rehearsal.ThemedLadder;
 import vividroster.core.rehearsal.Themes;
 import vividroster.core.rehearsal.Themes.Theme;
+import vividroster.core.text.Lengths;
 import vividroster.server.lines.LineReadings.Context;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.lines.Tracks.ClassTrack;
@@ -30,7 +31,7 @@ import vividroster.server.platform.Problem;
 class PracticeLadders {
 
     private static final int MOST_STEPS = 60;
-    private static final int LONGEST_NOTE = 200;
+    private static final int LONGEST_NOTE = Lengths.LINE;
 
     private final Locks locks;
     private final LadderQueries queries;

@@ -35,9 +35,9 @@ import vividroster.server.lines.Conventions.Builds;
 import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.office.Office;
+import vividroster.server.orders.Orders;
 import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
-import vividroster.server.season.Orders;
 
 /** What the sections of a class have met so far: the lines ordered to each of them. */
 @Service

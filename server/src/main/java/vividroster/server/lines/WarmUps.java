@@ -34,10 +34,10 @@ import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.lines.Tracks.ClassTrack;
 import vividroster.server.lines.WarmUpQueries.KeptPart;
+import vividroster.server.orders.Orders;
 import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
 import vividroster.server.roster.Rosters;
-import vividroster.server.season.Orders;
 
 /** The warm-up of a class: proposed from the week's lines, or as the director put and kept it. */
 @Service

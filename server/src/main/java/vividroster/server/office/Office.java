@@ -3,7 +3,6 @@ package vividroster.server.office;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -26,9 +25,9 @@ public class Office {
     private final ProgramQueries queries;
     private final Clock clock;
 
-    Office(ProgramQueries queries) {
+    Office(ProgramQueries queries, Clock clock) {
         this.queries = queries;
-        this.clock = Clock.systemUTC();
+        this.clock = clock;
     }
 
     @Transactional(readOnly = true)
@@ -71,7 +70,9 @@ public class Office {
     /** Today at the school; in the demo the day it stands still on. */
     public LocalDate today(UUID programId) {
         ProgramRow program = program(programId);
-        return program.fixedToday() != null ? program.fixedToday() : LocalDate.now(clock.withZone(zone(programId)));
+        return program.fixedToday() != null
+                ? program.fixedToday()
+                : clock.instant().atZone(zone(programId)).toLocalDate();
     }
 
     /** This moment at the school; in the demo the fixed day at the real time of day. */
@@ -82,7 +83,7 @@ public class Office {
         }
         ZoneId zone = zone(programId);
         return program.fixedToday()
-                .atTime(LocalTime.now(clock.withZone(zone)))
+                .atTime(clock.instant().atZone(zone).toLocalTime())
                 .atZone(zone)
                 .toInstant();
     }

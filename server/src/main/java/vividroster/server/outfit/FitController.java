@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.outfit.Fit.BodyTest;
+import vividroster.core.text.Lengths;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
@@ -92,10 +93,10 @@ class FitController {
             @NotNull(message = "Measure first.") Measures measures,
             @NotNull Set<@NotNull BodyTest> confirmed,
 
-            @Absent @Size(max = 40, message = "At most 40 letters.")
+            @Absent @Size(max = Lengths.LABEL, message = "At most {max} letters.")
             String setTo,
 
-            @Absent @Size(max = 300, message = "At most 300 letters.")
+            @Absent @Size(max = Lengths.NOTE, message = "At most {max} letters.")
             String note) {}
 
     record FitView(

@@ -27,6 +27,7 @@ import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.outfit.Review;
 import vividroster.core.roster.Seat;
+import vividroster.core.text.Lengths;
 import vividroster.server.checks.Checks;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
@@ -92,7 +93,7 @@ class VariantController {
             @Max(value = 52, message = "Look again in 1 to 52 weeks.")
             Integer keepWeeks,
 
-            @Absent @Size(max = 300, message = "At most 300 letters.")
+            @Absent @Size(max = Lengths.NOTE, message = "At most {max} letters.")
             String note) {}
 
     record VariantOfStudentView(

@@ -32,10 +32,12 @@ import vividroster.core.progress.Outcome;
 import vividroster.core.roster.PartnerPairs;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
+import vividroster.core.text.Lengths;
 import vividroster.server.hearing.HeardAttempt;
 import vividroster.server.hearing.Hearing;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
+import vividroster.server.orders.Orders;
 import vividroster.server.partners.PartnerCheck.Measures;
 import vividroster.server.partners.PartnerCheck.Pairing;
 import vividroster.server.platform.Absent;
@@ -44,7 +46,6 @@ import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.ScopeRequest;
-import vividroster.server.season.Orders;
 
 @RestController
 @RequestMapping("/api/partner-checks")
@@ -105,7 +106,7 @@ class PartnerController {
             Pairing pairing,
 
             @NotNull @Size(max = 8)
-            List<@NotNull @Size(max = 120, message = "A point has at most 120 letters.") String> watch,
+            List<@NotNull @Size(max = Lengths.NAME, message = "A point has at most {max} letters.") String> watch,
 
             @NotNull @Size(max = 40) List<@Valid @NotNull MeasuresRequest> measures,
 

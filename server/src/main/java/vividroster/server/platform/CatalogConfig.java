@@ -1,5 +1,6 @@
 package vividroster.server.platform;
 
+import java.time.Clock;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import vividroster.core.instrument.InstrumentCatalog;
@@ -12,6 +13,12 @@ class CatalogConfig {
     @Bean
     InstrumentCatalog instrumentCatalog() {
         return InstrumentCatalogFile.shipped();
+    }
+
+    /** The one clock; everything else is told what time it is. */
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
     }
 
     @Bean

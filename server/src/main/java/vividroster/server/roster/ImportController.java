@@ -27,6 +27,7 @@ import vividroster.core.roster.RowOutcome;
 import vividroster.server.audit.Audit;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.Uploads;
 
 @RestController
 @RequestMapping("/api/roster-import")
@@ -87,7 +88,7 @@ class ImportController {
     Preview take(
             @AuthenticationPrincipal SignedIn person, @RequestPart MultipartFile file, @RequestParam String fingerprint)
             throws IOException {
-        String name = file.getOriginalFilename() == null ? "roster.csv" : file.getOriginalFilename();
+        String name = Uploads.name(file, "roster.csv");
         return preview(imports.take(person.programId(), person.accountId(), name, file.getBytes(), fingerprint));
     }
 

@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.Seat;
+import vividroster.core.text.Lengths;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Ids;
@@ -60,10 +61,11 @@ class RosterController {
 
     record NewClass(
             @NotBlank(message = "A class needs a name.")
-            @Size(max = 80, message = "A class name has at most 80 letters.")
+            @Size(max = Lengths.CLASS_NAME, message = "A class name has at most {max} letters.")
             String name,
 
-            @NotNull(message = "Say which campus, or leave it blank.") @Size(max = 80, message = "At most 80 letters.")
+            @NotNull(message = "Say which campus, or leave it blank.")
+            @Size(max = Lengths.CLASS_NAME, message = "At most {max} letters.")
             String campus,
 
             @NotNull(message = "Choose how the class is made up.")

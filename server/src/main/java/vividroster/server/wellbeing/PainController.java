@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.text.Lengths;
 import vividroster.server.audit.Audit;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
@@ -42,14 +43,14 @@ class PainController {
             @NotNull(message = "Say which student.") UUID studentId,
             @NotNull(message = "Say in which class.") UUID classId,
 
-            @NotBlank(message = "Say where it hurts.") @Size(max = 120, message = "At most 120 letters.")
+            @NotBlank(message = "Say where it hurts.") @Size(max = Lengths.NAME, message = "At most {max} letters.")
             String place,
 
-            @Absent @Size(max = 120, message = "At most 120 letters.")
+            @Absent @Size(max = Lengths.NAME, message = "At most {max} letters.")
             String since) {}
 
     record FollowUp(
-            @NotBlank(message = "Say what was done.") @Size(max = 1000, message = "At most 1000 letters.")
+            @NotBlank(message = "Say what was done.") @Size(max = Lengths.LONG_NOTE, message = "At most {max} letters.")
             String note) {}
 
     record PainView(

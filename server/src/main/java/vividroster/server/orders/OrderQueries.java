@@ -1,4 +1,4 @@
-package vividroster.server.season;
+package vividroster.server.orders;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;

@@ -1,4 +1,4 @@
-package vividroster.server.season;
+package vividroster.server.orders;
 
 import java.time.LocalDate;
 import java.util.Collection;

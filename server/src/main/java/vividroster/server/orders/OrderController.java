@@ -1,4 +1,4 @@
-package vividroster.server.season;
+package vividroster.server.orders;
 
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
@@ -30,6 +30,7 @@ import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.SchoolYear;
+import vividroster.core.text.Lengths;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.InstrumentCodes;
@@ -40,14 +41,14 @@ import vividroster.server.roster.ScopeRequest;
 
 @RestController
 @RequestMapping("/api")
-class SeasonController {
+class OrderController {
 
     private final Orders orders;
     private final Office office;
     private final Rosters rosters;
     private final InstrumentCatalog catalog;
 
-    SeasonController(Orders orders, Office office, Rosters rosters, InstrumentCatalog catalog) {
+    OrderController(Orders orders, Office office, Rosters rosters, InstrumentCatalog catalog) {
         this.orders = orders;
         this.office = office;
         this.rosters = rosters;
@@ -106,13 +107,13 @@ class SeasonController {
             @Absent String division,
             @Absent UUID lineId,
 
-            @Absent @Size(max = 120, message = "At most 120 letters.")
+            @Absent @Size(max = Lengths.NAME, message = "At most {max} letters.")
             String place,
 
-            @Absent @Size(max = 120, message = "At most 120 letters.")
+            @Absent @Size(max = Lengths.NAME, message = "At most {max} letters.")
             String pattern,
 
-            @Absent @Size(max = 200, message = "At most 200 letters.")
+            @Absent @Size(max = Lengths.LINE, message = "At most {max} letters.")
             String drill) {
 
         static CarryRequest of(Carried carried) {
@@ -194,7 +195,7 @@ class SeasonController {
                 : List.of(rosters.schoolClass(person.programId(), classId).id());
         return orders.reaching(person.programId(), classIds, office.today(person.programId())).stream()
                 .sorted(Comparator.comparing(MilestoneOrder::dueOn).thenComparing(MilestoneOrder::setOn))
-                .map(SeasonController::view)
+                .map(OrderController::view)
                 .toList();
     }
 
@@ -231,7 +232,7 @@ class SeasonController {
                         m.orderId(), m.milestoneId(), request.setOn(), request.dueOn(), evidence, scopes, carried))
                 .toList();
         orders.set(person.programId(), person.accountId(), wanted);
-        return wanted.stream().map(SeasonController::view).toList();
+        return wanted.stream().map(OrderController::view).toList();
     }
 
     @DeleteMapping("/season/orders/{orderId}")

@@ -1,4 +1,4 @@
-package vividroster.server.season;
+package vividroster.server.orders;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.LocalDate;
