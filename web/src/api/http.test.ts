@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { get, post, Problem, query, remove, Unreachable } from "./http";
+import { at } from "./at";
+import { get, post, Problem, remove, Unreachable } from "./http";
 
 const answer = (status: number, body?: unknown) =>
   new Response(body === undefined ? null : JSON.stringify(body), { status });
@@ -9,21 +10,21 @@ afterEach(() => vi.unstubAllGlobals());
 describe("speaking to the server", () => {
   it("turns problem details into a sentence and a field", async () => {
     vi.stubGlobal("fetch", async () => answer(422, { detail: "Choose a due day.", field: "dueOn" }));
-    const error = await get("/api/year").catch((e: unknown) => e);
+    const error = await get(at("/api/year")).catch((e: unknown) => e);
     expect(error).toBeInstanceOf(Problem);
     expect(error).toMatchObject({ status: 422, message: "Choose a due day.", field: "dueOn" });
   });
 
   it("says something also when the answer says nothing", async () => {
     vi.stubGlobal("fetch", async () => new Response("<html>", { status: 502 }));
-    await expect(get("/api/year")).rejects.toThrow("The server answered 502; nothing was changed.");
+    await expect(get(at("/api/year"))).rejects.toThrow("The server answered 502; nothing was changed.");
   });
 
   it("knows a server that cannot be reached", async () => {
     vi.stubGlobal("fetch", async () => {
       throw new TypeError("failed");
     });
-    await expect(get("/api/year")).rejects.toBeInstanceOf(Unreachable);
+    await expect(get(at("/api/year"))).rejects.toBeInstanceOf(Unreachable);
   });
 
   it("sends a change once more when its token was out of date, and no more than that", async () => {
@@ -32,21 +33,16 @@ describe("speaking to the server", () => {
       calls.push(init.method ?? "");
       return calls.length === 1 ? answer(403, { detail: "out of date" }) : answer(204);
     });
-    await post("/api/x", {});
+    await post(at("/api/books"), {});
     expect(calls).toEqual(["POST", "POST"]);
     vi.stubGlobal("fetch", async () => answer(403, { detail: "Only a director can do this." }));
-    await expect(remove("/api/x")).rejects.toThrow("Only a director can do this.");
+    await expect(remove(at("/api/session"))).rejects.toThrow("Only a director can do this.");
   });
 
   it("takes an answer without a body for what it is", async () => {
     vi.stubGlobal("fetch", async () => new Response("", { status: 201 }));
-    await expect(post("/api/x", {})).resolves.toBeUndefined();
+    await expect(post(at("/api/books"), {})).resolves.toBeUndefined();
     vi.stubGlobal("fetch", async () => answer(201, { id: 7 }));
-    await expect(post("/api/x", {})).resolves.toEqual({ id: 7 });
-  });
-
-  it("leaves out of a query what is not given", () => {
-    expect(query({ classId: "c", family: undefined, division: "" })).toBe("?classId=c");
-    expect(query({})).toBe("");
+    await expect(post(at("/api/books"), {})).resolves.toEqual({ id: 7 });
   });
 });

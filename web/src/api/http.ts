@@ -1,3 +1,5 @@
+import type { Address } from "./at";
+
 /** An answer of the server that says what is wrong, in a sentence, and for input which field. */
 export class Problem extends Error {
   constructor(
@@ -37,17 +39,7 @@ async function request(method: string, path: string, body?: BodyInit, type?: str
   );
 }
 
-/** Query string of what is given; undefined and empty values are left out. */
-export function query(values: object): string {
-  const search = new URLSearchParams();
-  for (const [name, value] of Object.entries(values)) {
-    if (value !== undefined && value !== null && value !== "") search.set(name, String(value));
-  }
-  const text = search.toString();
-  return text ? `?${text}` : "";
-}
-
-export async function get<T>(path: string): Promise<T> {
+export async function get<T>(path: Address): Promise<T> {
   return (await request("GET", path)).json() as Promise<T>;
 }
 
@@ -61,23 +53,23 @@ async function change(method: string, path: string, body?: BodyInit, type?: stri
 }
 
 /** Posts JSON; undefined when the answer has no body. */
-export async function post<T>(path: string, value: unknown): Promise<T> {
+export async function post<T>(path: Address, value: unknown): Promise<T> {
   const response = await change("POST", path, JSON.stringify(value), "application/json");
   const text = await response.text();
   return (text ? JSON.parse(text) : undefined) as T;
 }
 
 /** Puts JSON in the place of what was there; undefined when the answer has no body. */
-export async function put<T>(path: string, value: unknown): Promise<T> {
+export async function put<T>(path: Address, value: unknown): Promise<T> {
   const response = await change("PUT", path, JSON.stringify(value), "application/json");
   const text = await response.text();
   return (text ? JSON.parse(text) : undefined) as T;
 }
 
-export async function postForm<T>(path: string, form: FormData): Promise<T> {
+export async function postForm<T>(path: Address, form: FormData): Promise<T> {
   return (await change("POST", path, form)).json() as Promise<T>;
 }
 
-export async function remove(path: string): Promise<void> {
+export async function remove(path: Address): Promise<void> {
   await change("DELETE", path);
 }

@@ -1,3 +1,4 @@
+import { at } from "../api/at";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { remove } from "../api/http";
@@ -17,7 +18,7 @@ export function PersonMenu({ me, onKeys }: { me: Me; onKeys: () => void }) {
   const client = useQueryClient();
   const [theme, setCurrent] = useState(currentTheme);
   const signOut = useMutation({
-    mutationFn: () => remove("/api/session"),
+    mutationFn: () => remove(at("/api/session")),
     onSettled: () => {
       client.clear();
       window.location.assign("/");

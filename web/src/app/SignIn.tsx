@@ -1,3 +1,4 @@
+import { at } from "../api/at";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { post } from "../api/http";
@@ -20,7 +21,7 @@ export function SignIn() {
   const client = useQueryClient();
   const [errors, setErrors] = useState<Partial<Values>>({});
   const signIn = useMutation({
-    mutationFn: (values: Values) => post<Me>("/api/session", values),
+    mutationFn: (values: Values) => post<Me>(at("/api/session"), values),
     onSuccess: (me) => client.setQueryData(["me"], me),
   });
   const submit = (event: FormEvent<HTMLFormElement>) => {

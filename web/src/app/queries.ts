@@ -1,5 +1,6 @@
+import { at } from "../api/at";
 import { queryOptions } from "@tanstack/react-query";
-import { get, query } from "../api/http";
+import { get } from "../api/http";
 import type {
   BoardView,
   ClassView,
@@ -15,30 +16,30 @@ import type { Scope } from "./scope";
 /** Reads that many screens share. What hearing changes is kept under "progress", to be read anew after a mark. */
 export const meQuery = queryOptions({
   queryKey: ["me"],
-  queryFn: () => get<Me>("/api/session"),
+  queryFn: () => get<Me>(at("/api/session")),
   retry: false,
   staleTime: Infinity,
 });
 
 export const yearQuery = queryOptions({
   queryKey: ["year"],
-  queryFn: () => get<YearView>("/api/year"),
+  queryFn: () => get<YearView>(at("/api/year")),
   staleTime: 60 * 60_000,
 });
 
 export const classesQuery = queryOptions({
   queryKey: ["roster", "classes"],
-  queryFn: () => get<ClassView[]>("/api/classes"),
+  queryFn: () => get<ClassView[]>(at("/api/classes")),
 });
 
 export const studentsQuery = queryOptions({
   queryKey: ["roster", "students"],
-  queryFn: () => get<Student[]>("/api/students"),
+  queryFn: () => get<Student[]>(at("/api/students")),
 });
 
 export const instrumentsQuery = queryOptions({
   queryKey: ["instruments"],
-  queryFn: () => get<Instrument[]>("/api/instruments"),
+  queryFn: () => get<Instrument[]>(at("/api/instruments")),
   staleTime: Infinity,
 });
 
@@ -50,19 +51,19 @@ export const familyOf = queryOptions({
 
 export const libraryQuery = queryOptions({
   queryKey: ["library"],
-  queryFn: () => get<LibraryView>("/api/library"),
+  queryFn: () => get<LibraryView>(at("/api/library")),
   staleTime: 5 * 60_000,
 });
 
 export const railQuery = (classId: string | undefined, on?: string) =>
   queryOptions({
     queryKey: ["progress", "rail", classId ?? "all", on ?? "today"],
-    queryFn: () => get<{ sections: SectionView[] }>(`/api/rail${query({ classId, on })}`),
+    queryFn: () => get<{ sections: SectionView[] }>(at("/api/rail", {}, { classId, on })),
   });
 
 export const boardQuery = (scope: Scope, on?: string) =>
   queryOptions({
     queryKey: ["progress", "board", scope, on ?? "today"],
-    queryFn: () => get<BoardView>(`/api/board${query({ ...scope, on })}`),
+    queryFn: () => get<BoardView>(at("/api/board", {}, { ...scope, on })),
     enabled: Boolean(scope.classId ?? scope.instrument),
   });

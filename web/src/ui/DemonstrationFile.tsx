@@ -1,9 +1,10 @@
+import { at } from "../api/at";
 import { FileText } from "lucide-react";
 import type { Demonstration } from "../api/types";
 
 /** A sound, picture, clip or hand-out, played or shown where it stands. */
 export function DemonstrationFile({ one }: { one: Demonstration }) {
-  const address = `/api/demonstrations/${one.id}`;
+  const address = at("/api/demonstrations/{demonstrationId}", { demonstrationId: one.id });
   if (one.mediaType.startsWith("audio/"))
     return (
       <figure className="flex flex-wrap items-center gap-3">

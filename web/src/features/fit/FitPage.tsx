@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import clsx from "clsx";
 import { useState } from "react";
@@ -129,7 +130,7 @@ function Result({ kind, computed, measures, studentId, name }: ResultProps) {
   const [setTo, setSetTo] = useState("");
   const keep = useMutation({
     mutationFn: () =>
-      post<void>(`/api/students/${studentId}/fits`, {
+      post<void>(at("/api/students/{studentId}/fits", { studentId }), {
         id,
         kind,
         measures,

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { queryOptions } from "@tanstack/react-query";
 import { get, post } from "../../api/http";
 import type { ComputedFit, FitKind, FitMeasures, StudentFit } from "../../api/types";
@@ -6,7 +7,7 @@ import type { ComputedFit, FitKind, FitMeasures, StudentFit } from "../../api/ty
 export const computedQuery = (kind: FitKind, measures: FitMeasures, wanted: boolean) =>
   queryOptions({
     queryKey: ["fit", kind, measures],
-    queryFn: () => post<ComputedFit>("/api/fits/compute", { kind, measures }),
+    queryFn: () => post<ComputedFit>(at("/api/fits/compute"), { kind, measures }),
     enabled: wanted,
     retry: false,
     gcTime: 0,
@@ -15,6 +16,6 @@ export const computedQuery = (kind: FitKind, measures: FitMeasures, wanted: bool
 export const studentFitsQuery = (studentId: string | undefined) =>
   queryOptions({
     queryKey: ["progress", "fits", studentId ?? "none"],
-    queryFn: () => get<StudentFit[]>(`/api/students/${studentId}/fits`),
+    queryFn: () => get<StudentFit[]>(at("/api/students/{studentId}/fits", { studentId })),
     enabled: Boolean(studentId),
   });

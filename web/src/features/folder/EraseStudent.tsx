@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { post, Problem } from "../../api/http";
@@ -13,7 +14,8 @@ export function EraseStudent({ studentId, name }: { studentId: string; name: str
   const [asking, setAsking] = useState(false);
   const [typed, setTyped] = useState("");
   const erase = useMutation({
-    mutationFn: (body: EraseRequest) => post<Erased>(`/api/students/${studentId}/erase`, body),
+    mutationFn: (body: EraseRequest) =>
+      post<Erased>(at("/api/students/{studentId}/erase", { studentId }), body),
     onSuccess: async (erased) => {
       setAsking(false);
       setTyped("");

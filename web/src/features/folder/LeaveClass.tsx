@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { post, Problem } from "../../api/http";
@@ -22,7 +23,7 @@ export function LeaveClass({ studentId, name, seats }: Props) {
   const [lastDay, setLastDay] = useState("");
   const chosen = held.find((seat) => seat.classId === classId) ?? held[0];
   const leave = useMutation({
-    mutationFn: (body: Leaving) => post<void>(`/api/students/${studentId}/leave`, body),
+    mutationFn: (body: Leaving) => post<void>(at("/api/students/{studentId}/leave", { studentId }), body),
     onSuccess: async () => {
       setAsking(false);
       toast(`${name} leaves ${chosen?.className}`);

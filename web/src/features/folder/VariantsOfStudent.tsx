@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import clsx from "clsx";
 import { useState } from "react";
@@ -35,7 +36,7 @@ function One({ variant }: { variant: StudentVariant }) {
   const [note, setNote] = useState("");
   const review = useMutation({
     mutationFn: (keepWeeks: number | undefined) =>
-      post<void>(`/api/variants/${variant.id}/review`, {
+      post<void>(at("/api/variants/{variantId}/review", { variantId: variant.id }), {
         id,
         keepWeeks,
         note: note.trim() || undefined,

@@ -1,5 +1,6 @@
+import { at } from "../../api/at";
 import { infiniteQueryOptions, queryOptions } from "@tanstack/react-query";
-import { get, query } from "../../api/http";
+import { get } from "../../api/http";
 import type {
   Folder,
   FolderDone,
@@ -12,25 +13,25 @@ import type {
 export const folderQuery = (studentId: string) =>
   queryOptions({
     queryKey: ["progress", "folder", studentId],
-    queryFn: () => get<Folder>(`/api/students/${studentId}/folder`),
+    queryFn: () => get<Folder>(at("/api/students/{studentId}/folder", { studentId })),
   });
 
 export const studentVariantsQuery = (studentId: string) =>
   queryOptions({
     queryKey: ["progress", "variants", "student", studentId],
-    queryFn: () => get<StudentVariant[]>(`/api/students/${studentId}/variants`),
+    queryFn: () => get<StudentVariant[]>(at("/api/students/{studentId}/variants", { studentId })),
   });
 
 export const helpedStudentQuery = (studentId: string) =>
   queryOptions({
     queryKey: ["progress", "helped", "student", studentId],
-    queryFn: () => get<HelpedStudent[]>(`/api/students/${studentId}/helped`),
+    queryFn: () => get<HelpedStudent[]>(at("/api/students/{studentId}/helped", { studentId })),
   });
 
 export const measuredStudentQuery = (studentId: string) =>
   queryOptions({
     queryKey: ["progress", "measured", "student", studentId],
-    queryFn: () => get<MeasuredOfStudent[]>(`/api/students/${studentId}/measurements`),
+    queryFn: () => get<MeasuredOfStudent[]>(at("/api/students/{studentId}/measurements", { studentId })),
   });
 
 /** What is done beyond the first page of a folder; nothing is asked until more is wanted. */
@@ -38,7 +39,9 @@ export const moreDoneQuery = (studentId: string, instrument: string, shown: numb
   infiniteQueryOptions({
     queryKey: ["progress", "folder", studentId, "done", instrument, shown],
     queryFn: ({ pageParam }) =>
-      get<FolderDone>(`/api/students/${studentId}/folder/done${query({ instrument, from: pageParam })}`),
+      get<FolderDone>(
+        at("/api/students/{studentId}/folder/done", { studentId }, { instrument, from: pageParam }),
+      ),
     initialPageParam: shown,
     getNextPageParam: (page, _all, from) => (page.moreDone > 0 ? from + page.milestones.length : undefined),
   });
@@ -47,5 +50,11 @@ export const triesQuery = (studentId: string, milestoneId: string, instrument: s
   queryOptions({
     queryKey: ["progress", "tries", studentId, milestoneId, instrument],
     queryFn: () =>
-      get<FolderTry[]>(`/api/students/${studentId}/milestones/${milestoneId}/tries${query({ instrument })}`),
+      get<FolderTry[]>(
+        at(
+          "/api/students/{studentId}/milestones/{milestoneId}/tries",
+          { studentId, milestoneId },
+          { instrument },
+        ),
+      ),
   });

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { v7 as newId } from "uuid";
@@ -44,7 +45,7 @@ export function Measure({ milestoneId, measured, player }: Props) {
       id,
       kind: "note",
       label: `${player.name}, ${measured.name.toLowerCase()} ${number} ${measured.unit}`,
-      path: `/api/checks/${milestoneId}/measurements`,
+      path: at("/api/checks/{milestoneId}/measurements", { milestoneId }),
       body: {
         id,
         studentId: player.studentId,

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import clsx from "clsx";
 import { useState } from "react";
@@ -30,7 +31,7 @@ export function useVariants(milestoneId: string, wanted = true) {
         id,
         kind: "note",
         label: `${player.name}, variant ${name}`,
-        path: `/api/students/${player.studentId}/variants`,
+        path: at("/api/students/{studentId}/variants", { studentId: player.studentId }),
         body: { id, milestoneId, classId: player.classId, name } satisfies GiveVariant,
       });
       void client.invalidateQueries({ queryKey: ["progress", "folder"] });

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import clsx from "clsx";
 import { useEffect, useState } from "react";
@@ -41,7 +42,7 @@ export function WhatToTry({ milestoneId, player }: Props) {
         id: newId(),
         kind: "takeBack",
         label: `${player.name}, taken back: ${remedy}`,
-        path: `/api/helped/${id}`,
+        path: at("/api/helped/{helpedId}", { helpedId: id }),
       });
       return;
     }
@@ -51,7 +52,7 @@ export function WhatToTry({ milestoneId, player }: Props) {
       id: made,
       kind: "note",
       label: `${player.name}, helped: ${remedy}`,
-      path: `/api/checks/${milestoneId}/helped`,
+      path: at("/api/checks/{milestoneId}/helped", { milestoneId }),
       body: {
         id: made,
         studentId: player.studentId,

@@ -1,12 +1,13 @@
+import { at } from "../../api/at";
 import { queryOptions } from "@tanstack/react-query";
-import { get, query } from "../../api/http";
+import { get } from "../../api/http";
 import type { Choice, Run } from "../../api/types";
 import type { Scope } from "../../app/scope";
 
 export const choicesQuery = (scope: Scope) =>
   queryOptions({
     queryKey: ["progress", "choices", scope],
-    queryFn: () => get<Choice[]>(`/api/hearing/choices${query(scope)}`),
+    queryFn: () => get<Choice[]>(at("/api/hearing/choices", {}, scope)),
     enabled: Boolean(scope.classId ?? scope.instrument),
   });
 
@@ -14,7 +15,7 @@ export const choicesQuery = (scope: Scope) =>
 export const runQuery = (milestoneId: string, scope: Scope) =>
   queryOptions({
     queryKey: ["run", milestoneId, scope],
-    queryFn: () => get<Run>(`/api/hearing/run/${milestoneId}${query(scope)}`),
+    queryFn: () => get<Run>(at("/api/hearing/run/{milestoneId}", { milestoneId }, scope)),
     enabled: Boolean(scope.classId ?? scope.instrument),
     staleTime: 0,
     gcTime: 0,

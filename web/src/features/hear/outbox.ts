@@ -1,3 +1,4 @@
+import { at, type Address } from "../../api/at";
 import { post, Problem, remove } from "../../api/http";
 import type { AttemptRequest, CorrectionRequest, Recorded } from "../../api/types";
 
@@ -6,8 +7,8 @@ export type Entry = { id: string; label: string } & (
   | { kind: "attempts"; attempts: AttemptRequest[] }
   | { kind: "correction"; attemptId: string; correction: CorrectionRequest }
   /** Anything else written down on the podium: a variant given, what helped. Made to be sent twice without harm. */
-  | { kind: "note"; path: string; body: object }
-  | { kind: "takeBack"; path: string }
+  | { kind: "note"; path: Address; body: object }
+  | { kind: "takeBack"; path: Address }
 );
 type Refused = Entry & { sentence: string };
 interface Snapshot {
@@ -22,7 +23,12 @@ const storeKey = "vivid-outbox";
 
 const sendToServer: Send = async (entry) => {
   if (entry.kind === "correction") {
-    return [await post<Recorded>(`/api/attempts/${entry.attemptId}/correction`, entry.correction)];
+    return [
+      await post<Recorded>(
+        at("/api/attempts/{attemptId}/correction", { attemptId: entry.attemptId }),
+        entry.correction,
+      ),
+    ];
   }
   if (entry.kind === "note") {
     await post<void>(entry.path, entry.body);
@@ -34,8 +40,8 @@ const sendToServer: Send = async (entry) => {
   }
   const [only] = entry.attempts;
   return entry.attempts.length === 1 && only
-    ? [await post<Recorded>("/api/attempts", only)]
-    : post<Recorded[]>("/api/attempts/batch", { attempts: entry.attempts });
+    ? [await post<Recorded>(at("/api/attempts"), only)]
+    : post<Recorded[]>(at("/api/attempts/batch"), { attempts: entry.attempts });
 };
 
 /** The server or its database is away, or somebody must sign in first: the same entry may go through later. */

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { post, Problem, put } from "../../api/http";
@@ -14,7 +15,9 @@ export function BookForm({ book, onDone }: { book?: Book; onDone: () => void }) 
   const keep = useMutation({
     mutationFn: () => {
       const value = { title, volume, notesKept };
-      return book ? put<void>(`/api/books/${book.id}`, value) : post<void>("/api/books", value);
+      return book
+        ? put<void>(at("/api/books/{bookId}", { bookId: book.id }), value)
+        : post<void>(at("/api/books"), value);
     },
     onSuccess: async () => {
       await client.invalidateQueries({ queryKey: ["library"] });

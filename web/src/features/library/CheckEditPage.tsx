@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNavigate, useParams } from "react-router";
 import { post } from "../../api/http";
@@ -21,9 +22,12 @@ export function CheckEditPage() {
   const save = useMutation({
     mutationFn: async (form: Form) => {
       if (!milestoneId) {
-        return (await post<{ milestoneId: string }>("/api/checks", draftOf(form))).milestoneId;
+        return (await post<{ milestoneId: string }>(at("/api/checks"), draftOf(form))).milestoneId;
       }
-      await post<void>(`/api/checks/${milestoneId}`, { version: draft.data?.version, draft: draftOf(form) });
+      await post<void>(at("/api/checks/{milestoneId}", { milestoneId }), {
+        version: draft.data?.version,
+        draft: draftOf(form),
+      });
       return milestoneId;
     },
     onSuccess: async (id) => {

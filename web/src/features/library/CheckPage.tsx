@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "react-router";
 import { post } from "../../api/http";
@@ -91,7 +92,12 @@ function Shelving({ milestoneId, onShelf, kept }: { milestoneId: string; onShelf
   const toast = useToast();
   const shelve = useMutation({
     mutationFn: (retire: boolean) =>
-      post<void>(`/api/checks/${milestoneId}/${retire ? "retire" : "restore"}`, {}),
+      post<void>(
+        retire
+          ? at("/api/checks/{milestoneId}/retire", { milestoneId })
+          : at("/api/checks/{milestoneId}/restore", { milestoneId }),
+        {},
+      ),
     onSuccess: async (_, retire) => {
       toast(retire ? "Off the shelf; orders and passes stay" : "Back on the shelf", () =>
         shelve.mutate(!retire),
@@ -100,7 +106,8 @@ function Shelving({ milestoneId, onShelf, kept }: { milestoneId: string; onShelf
     },
   });
   const copy = useMutation({
-    mutationFn: () => post<{ milestoneId: string }>(`/api/checks/${milestoneId}/copy`, {}),
+    mutationFn: () =>
+      post<{ milestoneId: string }>(at("/api/checks/{milestoneId}/copy", { milestoneId }), {}),
     onSuccess: async (made) => {
       await client.invalidateQueries({ queryKey: ["library"] });
       await navigate({ pathname: `/library/checks/${made.milestoneId}/edit`, search: kept });

@@ -1,7 +1,8 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { X } from "lucide-react";
 import { useRef, useState } from "react";
-import { postForm, query, remove } from "../../api/http";
+import { postForm, remove } from "../../api/http";
 import type { Demonstration } from "../../api/types";
 import { DemonstrationFile } from "../../ui/DemonstrationFile";
 import { Button, Failed } from "../../ui/parts";
@@ -24,14 +25,14 @@ export function Demonstrations({ milestoneId, director }: { milestoneId: string;
       const form = new FormData();
       form.append("file", file);
       return postForm<Demonstration>(
-        `/api/checks/${milestoneId}/demonstrations${query({ shows: shows || undefined })}`,
+        at("/api/checks/{milestoneId}/demonstrations", { milestoneId }, { shows: shows || undefined }),
         form,
       );
     },
     onSuccess: again,
   });
   const away = useMutation({
-    mutationFn: (id: string) => remove(`/api/demonstrations/${id}`),
+    mutationFn: (id: string) => remove(at("/api/demonstrations/{demonstrationId}", { demonstrationId: id })),
     onSuccess: again,
   });
   const taken = (one: Demonstration) => (

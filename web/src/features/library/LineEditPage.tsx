@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
@@ -51,8 +52,8 @@ function Editor({ bookId, lineId, book, notesKept, first, retired }: EditorProps
   const keep = useMutation({
     mutationFn: async () => {
       const value = requestOf(bookId, form);
-      if (!lineId) return post<{ id: string }>("/api/books/lines", value);
-      await put<void>(`/api/books/lines/${lineId}`, value);
+      if (!lineId) return post<{ id: string }>(at("/api/books/lines"), value);
+      await put<void>(at("/api/books/lines/{lineId}", { lineId }), value);
       return { id: lineId };
     },
     onSuccess: async ({ id }) => {
@@ -62,7 +63,7 @@ function Editor({ bookId, lineId, book, notesKept, first, retired }: EditorProps
     },
   });
   const retire = useMutation({
-    mutationFn: () => post<void>(`/api/books/lines/${lineId}/retired`, { retired: !retired }),
+    mutationFn: () => post<void>(at("/api/books/lines/{lineId}/retired", { lineId }), { retired: !retired }),
     onSuccess: async () => {
       toast(retired ? "Back on the shelf" : "Off the shelf; orders and tries stay");
       await client.invalidateQueries({ queryKey: ["library"] });

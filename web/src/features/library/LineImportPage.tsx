@@ -1,7 +1,8 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
-import { postForm, query } from "../../api/http";
+import { postForm } from "../../api/http";
 import type { BookImport } from "../../api/types";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Field } from "../../ui/Field";
@@ -27,7 +28,7 @@ export function LineImportPage() {
       chosen.forEach((file) => form.append("file", file));
       form.append("choices", JSON.stringify(uses));
       return postForm<BookImport>(
-        `/api/books/${bookId}/import${query({ firstPage: Number(firstPage) || 0, keep })}`,
+        at("/api/books/{bookId}/import", { bookId }, { firstPage: Number(firstPage) || 0, keep }),
         form,
       );
     },

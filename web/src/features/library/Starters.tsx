@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -69,7 +70,8 @@ function StarterRow({ starter, director, open, onOpen }: RowProps) {
   const toast = useToast();
   const { search } = useScope();
   const take = useMutation({
-    mutationFn: () => post<{ milestoneId: string }>(`/api/checks/starters/${starter.key}/take`, {}),
+    mutationFn: () =>
+      post<{ milestoneId: string }>(at("/api/checks/starters/{key}/take", { key: starter.key }), {}),
     onSuccess: async () => {
       toast(`${starter.check.title} is on your shelf; order it in Season`);
       await client.invalidateQueries({ queryKey: ["library"] });

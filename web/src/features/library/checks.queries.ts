@@ -1,5 +1,6 @@
+import { at } from "../../api/at";
 import { queryOptions } from "@tanstack/react-query";
-import { get, Problem, query } from "../../api/http";
+import { get, Problem } from "../../api/http";
 import type {
   CautionView,
   CheckDraftView,
@@ -20,7 +21,7 @@ import type {
 export const startersQuery = (instrument: string | undefined) =>
   queryOptions({
     queryKey: ["library", "starters", instrument],
-    queryFn: () => get<StarterCheck[]>(`/api/checks/starters${query({ instrument })}`),
+    queryFn: () => get<StarterCheck[]>(at("/api/checks/starters", {}, { instrument })),
     enabled: Boolean(instrument),
     staleTime: 5 * 60_000,
   });
@@ -29,7 +30,8 @@ export const startersQuery = (instrument: string | undefined) =>
 export const checkQuery = (milestoneId: string, instrument?: string) =>
   queryOptions({
     queryKey: ["library", "check", milestoneId, instrument ?? "any"],
-    queryFn: () => get<DescribedCheck>(`/api/checks/${milestoneId}${query({ instrument })}`).catch(nothing),
+    queryFn: () =>
+      get<DescribedCheck>(at("/api/checks/{milestoneId}", { milestoneId }, { instrument })).catch(nothing),
     staleTime: 5 * 60_000,
   });
 
@@ -37,7 +39,7 @@ export const checkQuery = (milestoneId: string, instrument?: string) =>
 export const partsQuery = (instrument: string | undefined) =>
   queryOptions({
     queryKey: ["library", "parts", instrument],
-    queryFn: () => get<Parts>(`/api/instruments/${instrument}/parts`),
+    queryFn: () => get<Parts>(at("/api/instruments/{instrument}/parts", { instrument })),
     enabled: Boolean(instrument),
     staleTime: Infinity,
   });
@@ -46,7 +48,7 @@ export const partsQuery = (instrument: string | undefined) =>
 export const firstNotesQuery = (instrument: string | undefined) =>
   queryOptions({
     queryKey: ["library", "first-notes", instrument],
-    queryFn: () => get<FirstNotes>(`/api/lines/first-notes${query({ instrument })}`),
+    queryFn: () => get<FirstNotes>(at("/api/lines/first-notes", {}, { instrument })),
     enabled: Boolean(instrument),
     staleTime: 5 * 60_000,
   });
@@ -55,14 +57,15 @@ export const firstNotesQuery = (instrument: string | undefined) =>
 export const measuredQuery = (milestoneId: string, scope: ScopeRequest) =>
   queryOptions({
     queryKey: ["progress", "measured", milestoneId, scope],
-    queryFn: () => get<MeasuredStudent[]>(`/api/checks/${milestoneId}/measurements${query({ ...scope })}`),
+    queryFn: () =>
+      get<MeasuredStudent[]>(at("/api/checks/{milestoneId}/measurements", { milestoneId }, { ...scope })),
   });
 
 /** A check as it is written, for editing. Not kept: an edit starts from what is there now. */
 export const draftQuery = (milestoneId: string) =>
   queryOptions({
     queryKey: ["library", "draft", milestoneId],
-    queryFn: () => get<CheckDraftView>(`/api/checks/${milestoneId}/draft`),
+    queryFn: () => get<CheckDraftView>(at("/api/checks/{milestoneId}/draft", { milestoneId })),
     gcTime: 0,
     staleTime: Infinity,
     enabled: milestoneId !== "",
@@ -71,44 +74,45 @@ export const draftQuery = (milestoneId: string) =>
 /** Checks that were taken off the shelf. */
 export const retiredQuery = queryOptions({
   queryKey: ["library", "retired"],
-  queryFn: () => get<{ milestoneId: string; title: string }[]>("/api/checks/retired"),
+  queryFn: () => get<{ milestoneId: string; title: string }[]>(at("/api/checks/retired")),
 });
 
 export const cautionsQuery = queryOptions({
   queryKey: ["library", "cautions"],
-  queryFn: () => get<CautionView[]>("/api/checks/cautions"),
+  queryFn: () => get<CautionView[]>(at("/api/checks/cautions")),
   staleTime: Infinity,
 });
 
 export const demonstrationsQuery = (milestoneId: string) =>
   queryOptions({
     queryKey: ["library", "demonstrations", milestoneId],
-    queryFn: () => get<Demonstration[]>(`/api/checks/${milestoneId}/demonstrations`),
+    queryFn: () => get<Demonstration[]>(at("/api/checks/{milestoneId}/demonstrations", { milestoneId })),
   });
 
 /** Variants of a check, and who of a section uses which; null where nothing more is written. */
 export const checkVariantsQuery = (milestoneId: string, scope: ScopeRequest) =>
   queryOptions({
     queryKey: ["progress", "variants", milestoneId, scope],
-    queryFn: () => get<CheckVariants>(`/api/checks/${milestoneId}/variants${query(scope)}`).catch(nothing),
+    queryFn: () =>
+      get<CheckVariants>(at("/api/checks/{milestoneId}/variants", { milestoneId }, scope)).catch(nothing),
   });
 
 export const helpedQuery = (milestoneId: string, scope: ScopeRequest) =>
   queryOptions({
     queryKey: ["progress", "helped", milestoneId, scope],
-    queryFn: () => get<WhatHelped>(`/api/checks/${milestoneId}/helped${query(scope)}`),
+    queryFn: () => get<WhatHelped>(at("/api/checks/{milestoneId}/helped", { milestoneId }, scope)),
   });
 
 /** What comes before a check, and who of a section has still to pass it. */
 export const readinessQuery = (milestoneId: string, scope: ScopeRequest) =>
   queryOptions({
     queryKey: ["progress", "readiness", milestoneId, scope],
-    queryFn: () => get<Readiness[]>(`/api/checks/${milestoneId}/readiness${query(scope)}`),
+    queryFn: () => get<Readiness[]>(at("/api/checks/{milestoneId}/readiness", { milestoneId }, scope)),
   });
 
 export const schoolsQuery = queryOptions({
   queryKey: ["library", "schools"],
-  queryFn: () => get<SchoolQuestion[]>("/api/schools"),
+  queryFn: () => get<SchoolQuestion[]>(at("/api/schools")),
   staleTime: 5 * 60_000,
 });
 

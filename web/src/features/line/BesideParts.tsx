@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { post } from "../../api/http";
@@ -58,7 +59,11 @@ function OwnPart({
   const client = useQueryClient();
   const [instrument, division = "0"] = use.split("/");
   const make = useMutation({
-    mutationFn: () => post<MadeLine>(`/api/lines/${lineId}/parts/${instrument}/${division}/milestone`, {}),
+    mutationFn: () =>
+      post<MadeLine>(
+        at("/api/lines/{lineId}/parts/{instrument}/{division}/milestone", { lineId, instrument, division }),
+        {},
+      ),
     onSuccess: () => client.invalidateQueries({ queryKey: ["library"], refetchType: "none" }),
   });
   return (

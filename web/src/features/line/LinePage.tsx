@@ -1,8 +1,9 @@
+import { at } from "../../api/at";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Milestone } from "../../api/types";
-import { query } from "../../api/http";
+
 import { libraryQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Failed, Heading, Skeleton } from "../../ui/parts";
@@ -56,14 +57,18 @@ export function LinePage({ director }: { director: boolean }) {
           </button>
         )}
         {notes.data && (
-          <a className={`${looks.button} h-9 min-h-0`} href={`/api/lines/${lineId}/line.mid`}>
+          <a className={`${looks.button} h-9 min-h-0`} href={at("/api/lines/{lineId}/line.mid", { lineId })}>
             MIDI
           </a>
         )}
         {notes.data && (
           <a
             className={`${looks.button} h-9 min-h-0`}
-            href={`/api/lines/${lineId}/line.musicxml${query({ instrument: scope.instrument, classId: scope.classId, division: scope.division })}`}
+            href={at(
+              "/api/lines/{lineId}/line.musicxml",
+              { lineId },
+              { instrument: scope.instrument, classId: scope.classId, division: scope.division },
+            )}
           >
             MusicXML
           </a>

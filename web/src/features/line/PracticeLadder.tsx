@@ -1,7 +1,8 @@
+import { at } from "../../api/at";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { put, query, remove } from "../../api/http";
+import { put, remove } from "../../api/http";
 import type { Ladder, LadderDraft } from "../../api/types";
 import { duration } from "../../app/days";
 import { scopeSearch, useScope } from "../../app/scope";
@@ -46,11 +47,14 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
   const key = keptLadderQuery(lineId, instrument, scope.classId).queryKey;
   const keep = useMutation({
     mutationFn: (draft: LadderDraft) =>
-      put<Ladder>(`/api/lines/${lineId}/ladders/${instrument}${query({ classId: scope.classId })}`, draft),
+      put<Ladder>(
+        at("/api/lines/{lineId}/ladders/{instrument}", { lineId, instrument }, { classId: scope.classId }),
+        draft,
+      ),
     onSuccess: (ladder) => client.setQueryData(key, ladder),
   });
   const forget = useMutation({
-    mutationFn: () => remove(`/api/lines/${lineId}/ladders/${instrument}`),
+    mutationFn: () => remove(at("/api/lines/{lineId}/ladders/{instrument}", { lineId, instrument })),
     onSuccess: () => client.setQueryData(key, null),
   });
   const own = kept.data;

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { put } from "../../api/http";
@@ -24,7 +25,11 @@ export function RemarkForm({ lineId, instrument, name, remarks, onDone }: Props)
   const [trouble, setTrouble] = useState(of(whom)?.trouble ?? "");
   const [tip, setTip] = useState(of(whom)?.tip ?? "");
   const keep = useMutation({
-    mutationFn: () => put<void>(`/api/lines/${lineId}/remarks/${whom}`, { trouble, tip }),
+    mutationFn: () =>
+      put<void>(at("/api/lines/{lineId}/remarks/{instrument}", { lineId, instrument: whom }), {
+        trouble,
+        tip,
+      }),
     onSuccess: async () => {
       toast("Kept with the line");
       await client.invalidateQueries({ queryKey: ["library", "remarks", lineId] });

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { post, Problem } from "../../api/http";
@@ -25,7 +26,7 @@ export function TypeLine({ lineId, abc, onKept }: { lineId: string; abc: string;
   }, [typed]);
   const preview = useQuery(previewQuery(settled, scope.instrument));
   const keep = useMutation({
-    mutationFn: () => post<void>(`/api/lines/${lineId}/notes`, { abc: typed }),
+    mutationFn: () => post<void>(at("/api/lines/{lineId}/notes", { lineId }), { abc: typed }),
     onSuccess: async () => {
       toast("The notes are kept with the line");
       await client.invalidateQueries({ queryKey: ["library"] });

@@ -1,5 +1,6 @@
+import { at } from "../../api/at";
 import { queryOptions } from "@tanstack/react-query";
-import { get, post, Problem, query } from "../../api/http";
+import { get, post, Problem } from "../../api/http";
 import type { Ladder, LineNotes, LinePreview, LineRemark } from "../../api/types";
 
 /** A line as an instrument reads it; null where only facts are kept. */
@@ -21,7 +22,11 @@ export const lineNotesQuery = (
     ],
     queryFn: () =>
       get<LineNotes>(
-        `/api/lines/${lineId}/notes${query({ instrument, classId, division, bowed: bowed ? "true" : undefined })}`,
+        at(
+          "/api/lines/{lineId}/notes",
+          { lineId },
+          { instrument, classId, division, bowed: bowed || undefined },
+        ),
       ).catch((error: unknown) => {
         if (error instanceof Problem && error.status === 404) return null;
         throw error;
@@ -31,7 +36,7 @@ export const lineNotesQuery = (
 
 export const linesWithNotesQuery = queryOptions({
   queryKey: ["library", "with-notes"],
-  queryFn: () => get<string[]>("/api/lines/with-notes"),
+  queryFn: () => get<string[]>(at("/api/lines/with-notes")),
   staleTime: 5 * 60_000,
 });
 
@@ -39,7 +44,7 @@ export const linesWithNotesQuery = queryOptions({
 export const previewQuery = (abc: string, instrument: string | undefined) =>
   queryOptions({
     queryKey: ["line-preview", abc, instrument ?? "concert"],
-    queryFn: () => post<LinePreview>(`/api/lines/preview${query({ instrument })}`, { abc }),
+    queryFn: () => post<LinePreview>(at("/api/lines/preview", {}, { instrument }), { abc }),
     enabled: abc.trim() !== "",
     retry: false,
     gcTime: 30_000,
@@ -82,7 +87,7 @@ export interface LadderWish {
 export const ladderQuery = ({ lineId, ...wish }: LadderWish) =>
   queryOptions({
     queryKey: ["library", "ladder", lineId, wish],
-    queryFn: () => get<Ladder>(`/api/lines/${lineId}/ladder${query({ ...wish })}`),
+    queryFn: () => get<Ladder>(at("/api/lines/{lineId}/ladder", { lineId }, { ...wish })),
     staleTime: 5 * 60_000,
   });
 
@@ -91,7 +96,7 @@ export const keptLadderQuery = (lineId: string, instrument: string, classId: str
   queryOptions({
     queryKey: ["library", "kept-ladder", lineId, instrument, classId ?? "no class"],
     queryFn: () =>
-      get<Ladder>(`/api/lines/${lineId}/ladders/${instrument}${query({ classId })}`).catch(
+      get<Ladder>(at("/api/lines/{lineId}/ladders/{instrument}", { lineId, instrument }, { classId })).catch(
         (error: unknown) => {
           if (error instanceof Problem && error.status === 404) return null;
           throw error;
@@ -102,5 +107,5 @@ export const keptLadderQuery = (lineId: string, instrument: string, classId: str
 export const remarksQuery = (lineId: string) =>
   queryOptions({
     queryKey: ["library", "remarks", lineId],
-    queryFn: () => get<LineRemark[]>(`/api/lines/${lineId}/remarks`),
+    queryFn: () => get<LineRemark[]>(at("/api/lines/{lineId}/remarks", { lineId })),
   });

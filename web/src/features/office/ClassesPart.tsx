@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useForm } from "react-hook-form";
@@ -47,7 +48,7 @@ export function ClassesPart() {
   });
   const add = useMutation({
     mutationFn: (values: z.output<typeof schema>) =>
-      post<ClassView>("/api/classes", { ...values, rotation: values.rotation || undefined }),
+      post<ClassView>(at("/api/classes"), { ...values, rotation: values.rotation || undefined }),
     onSuccess: (added) => {
       toast(`${added.name} added`);
       reset();

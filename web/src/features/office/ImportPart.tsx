@@ -1,7 +1,8 @@
+import { at } from "../../api/at";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import clsx from "clsx";
 import { useRef, useState } from "react";
-import { postForm, query } from "../../api/http";
+import { postForm } from "../../api/http";
 import type { Preview, PreviewRow } from "../../api/types";
 import { Band, Button, Failed } from "../../ui/parts";
 import { takeWords } from "./importWords";
@@ -19,11 +20,11 @@ export function ImportPart() {
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File>();
   const preview = useMutation({
-    mutationFn: (chosen: File) => postForm<Preview>("/api/roster-import/preview", form(chosen)),
+    mutationFn: (chosen: File) => postForm<Preview>(at("/api/roster-import/preview"), form(chosen)),
   });
   const take = useMutation({
     mutationFn: ({ chosen, fingerprint }: { chosen: File; fingerprint: string }) =>
-      postForm<Preview>(`/api/roster-import${query({ fingerprint })}`, form(chosen)),
+      postForm<Preview>(at("/api/roster-import", {}, { fingerprint }), form(chosen)),
     onSuccess: () =>
       client.invalidateQueries({
         predicate: (q) => q.queryKey[0] === "roster" || q.queryKey[0] === "progress",

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { get, put } from "../../api/http";
 import type { AuditEntry, Retention } from "../../api/types";
@@ -6,10 +7,10 @@ import { Empty, Failed, Skeleton } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 import { auditWords, momentWords } from "./auditWords";
 
-const auditQuery = queryOptions({ queryKey: ["audit"], queryFn: () => get<AuditEntry[]>("/api/audit") });
+const auditQuery = queryOptions({ queryKey: ["audit"], queryFn: () => get<AuditEntry[]>(at("/api/audit")) });
 const retentionQuery = queryOptions({
   queryKey: ["retention"],
-  queryFn: () => get<Retention>("/api/retention"),
+  queryFn: () => get<Retention>(at("/api/retention")),
 });
 
 /** How long names are kept after somebody left, and who looked at, took out or erased what. */
@@ -49,7 +50,7 @@ function HowLong() {
   const retention = useQuery(retentionQuery);
   const keep = useMutation({
     mutationFn: (keepYears: number | undefined) =>
-      put<void>("/api/retention", { keepYears } satisfies Retention),
+      put<void>(at("/api/retention"), { keepYears } satisfies Retention),
     onSuccess: async (_, years) => {
       toast(years ? `Names go ${years} years after the last seat` : "Names are kept for good");
       await client.invalidateQueries({ queryKey: ["retention"] });

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { zodResolver } from "@hookform/resolvers/zod";
 import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useForm } from "react-hook-form";
@@ -8,7 +9,7 @@ import { Field, SelectField } from "../../ui/Field";
 import { Button, Failed, Skeleton } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 
-const peopleQuery = queryOptions({ queryKey: ["people"], queryFn: () => get<Person[]>("/api/people") });
+const peopleQuery = queryOptions({ queryKey: ["people"], queryFn: () => get<Person[]>(at("/api/people")) });
 
 const schema = z.object({
   displayName: z.string().trim().min(1, "A person needs a name to show."),
@@ -26,7 +27,7 @@ export function PeoplePart() {
     defaultValues: { displayName: "", signInName: "", role: "ASSISTANT", password: "" },
   });
   const add = useMutation({
-    mutationFn: (values: NewPerson) => post<Person>("/api/people", values),
+    mutationFn: (values: NewPerson) => post<Person>(at("/api/people"), values),
     onSuccess: (added) => {
       toast(`${added.displayName} can sign in now`);
       reset();

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { queryOptions, useQuery } from "@tanstack/react-query";
 import { Download } from "lucide-react";
 import { get } from "../../api/http";
@@ -6,7 +7,7 @@ import { looks } from "../../ui/looks";
 
 const takenQuery = queryOptions({
   queryKey: ["roster", "taken"],
-  queryFn: () => get<TakenFile[]>("/api/roster-import"),
+  queryFn: () => get<TakenFile[]>(at("/api/roster-import")),
 });
 
 const example = [
@@ -54,7 +55,7 @@ export function RosterHelp() {
         </p>
         <a
           className={`${looks.smallButton} mt-3 font-semibold`}
-          href="/api/roster-import/roster.csv"
+          href={at("/api/roster-import/roster.csv")}
           download
         >
           <Download size={15} aria-hidden /> The present roster as such a file

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { post } from "../../api/http";
@@ -32,7 +33,8 @@ function Question({ question }: { question: SchoolQuestion }) {
   const toast = useToast();
   const [mine, setMine] = useState<string>();
   const choose = useMutation({
-    mutationFn: (choice: string) => post<void>(`/api/schools/${question.key}`, { choice }),
+    mutationFn: (choice: string) =>
+      post<void>(at("/api/schools/{question}", { question: question.key }), { choice }),
     onSuccess: async () => {
       toast("It holds from now on");
       await client.invalidateQueries({ queryKey: ["library"] });

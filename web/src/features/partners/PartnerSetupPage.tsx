@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import clsx from "clsx";
 import { useState } from "react";
@@ -113,7 +114,7 @@ function Setup({ milestoneId, pairing, proposal }: SetupProps) {
   const [measures, setMeasures] = useState<ReadonlyMap<string, MeasuresTyped>>(new Map());
   const make = useMutation({
     mutationFn: () =>
-      post<void>("/api/partner-checks", {
+      post<void>(at("/api/partner-checks"), {
         id,
         milestoneId,
         scope,

@@ -1,5 +1,6 @@
+import { at } from "../../api/at";
 import { queryOptions } from "@tanstack/react-query";
-import { get, query } from "../../api/http";
+import { get } from "../../api/http";
 import type { EarlierPartnerCheck, Pairing, PartnerCheck, PartnerProposal } from "../../api/types";
 import type { Scope } from "../../app/scope";
 
@@ -7,7 +8,7 @@ export const proposalQuery = (milestoneId: string, scope: Scope, pairing: Pairin
   queryOptions({
     queryKey: ["partners", "proposal", milestoneId, scope, pairing],
     queryFn: () =>
-      get<PartnerProposal>(`/api/partner-checks/proposal${query({ milestoneId, pairing, ...scope })}`),
+      get<PartnerProposal>(at("/api/partner-checks/proposal", {}, { milestoneId, pairing, ...scope })),
     enabled: Boolean(scope.classId),
     retry: false,
     gcTime: 0,
@@ -17,12 +18,12 @@ export const proposalQuery = (milestoneId: string, scope: Scope, pairing: Pairin
 export const partnerCheckQuery = (id: string) =>
   queryOptions({
     queryKey: ["partners", "check", id],
-    queryFn: () => get<PartnerCheck>(`/api/partner-checks/${id}`),
+    queryFn: () => get<PartnerCheck>(at("/api/partner-checks/{partnerCheckId}", { partnerCheckId: id })),
   });
 
 export const earlierQuery = (classId: string | undefined) =>
   queryOptions({
     queryKey: ["partners", "earlier", classId ?? "none"],
-    queryFn: () => get<EarlierPartnerCheck[]>(`/api/partner-checks${query({ classId })}`),
+    queryFn: () => get<EarlierPartnerCheck[]>(at("/api/partner-checks", {}, { classId })),
     enabled: Boolean(classId),
   });

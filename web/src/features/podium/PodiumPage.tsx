@@ -1,5 +1,6 @@
+import { at } from "../../api/at";
 import { queryOptions, useQuery } from "@tanstack/react-query";
-import { get, query } from "../../api/http";
+import { get } from "../../api/http";
 import type { PodiumView } from "../../api/types";
 import { longDay } from "../../app/days";
 import { yearQuery } from "../../app/queries";
@@ -11,7 +12,7 @@ import { PodiumColumn } from "./PodiumColumn";
 const podiumQuery = (on: string | undefined) =>
   queryOptions({
     queryKey: ["progress", "podium", on],
-    queryFn: () => get<PodiumView>(`/api/podium${query({ on })}`),
+    queryFn: () => get<PodiumView>(at("/api/podium", {}, { on })),
     enabled: on !== undefined,
   });
 

@@ -1,5 +1,6 @@
+import { at } from "../../api/at";
 import { Download } from "lucide-react";
-import { query } from "../../api/http";
+
 import { longDay } from "../../app/days";
 import { useScopeName } from "../../app/useScopeName";
 import { MarkLegend } from "../../ui/MarkLegend";
@@ -25,7 +26,7 @@ export function BoardPage() {
         <RosterTabs />
         <a
           className={`${looks.button} h-[34px] min-h-0 px-3 font-semibold`}
-          href={`/api/board.csv${query({ ...scope, on })}`}
+          href={at("/api/board.csv", {}, { ...scope, on })}
           download
         >
           <Download size={16} aria-hidden /> CSV

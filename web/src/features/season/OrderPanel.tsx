@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { v7 as newId } from "uuid";
@@ -55,11 +56,11 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
   const [substituteAccepted, setSubstitute] = useState(false);
   const [partnerCheckPasses, setPartner] = useState(false);
   const order = useMutation({
-    mutationFn: (body: NewOrders) => post<Order[]>("/api/season/orders", body),
+    mutationFn: (body: NewOrders) => post<Order[]>(at("/api/season/orders"), body),
     onSuccess: async (made) => {
       toast(`${made.length} ${made.length === 1 ? "milestone" : "milestones"} ordered`, () => {
-        void Promise.all(made.map((m) => remove(`/api/season/orders/${m.id}`))).then(() =>
-          client.invalidateQueries({ queryKey: ["progress"] }),
+        void Promise.all(made.map((m) => remove(at("/api/season/orders/{orderId}", { orderId: m.id })))).then(
+          () => client.invalidateQueries({ queryKey: ["progress"] }),
         );
       });
       onClose();

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -124,7 +125,7 @@ function ChosenOrder({
   const classes = useQuery(classesQuery);
   const instruments = useQuery(instrumentsQuery);
   const withdraw = useMutation({
-    mutationFn: () => remove(`/api/season/orders/${order.id}`),
+    mutationFn: () => remove(at("/api/season/orders/{orderId}", { orderId: order.id })),
     onSuccess: async () => {
       toast(`${milestoneName(milestone)} withdrawn; what was heard is kept`);
       onGone();

@@ -1,17 +1,18 @@
+import { at } from "../../api/at";
 import { queryOptions } from "@tanstack/react-query";
-import { get, query } from "../../api/http";
+import { get } from "../../api/http";
 import type { Order, OrderSheet } from "../../api/types";
 
 export const ordersQuery = (classId: string | undefined) =>
   queryOptions({
     queryKey: ["progress", "orders", classId ?? "all"],
-    queryFn: () => get<Order[]>(`/api/season/orders${query({ classId })}`),
+    queryFn: () => get<Order[]>(at("/api/season/orders", {}, { classId })),
   });
 
 export const dueDayQuery = (classId: string | undefined, on: string) =>
   queryOptions({
     queryKey: ["due-day", classId ?? "all", on],
-    queryFn: () => get<{ dueOn: string }>(`/api/season/due-day${query({ classId, on })}`),
+    queryFn: () => get<{ dueOn: string }>(at("/api/season/due-day", {}, { classId, on })),
     enabled: on !== "",
     staleTime: Infinity,
   });
@@ -19,6 +20,6 @@ export const dueDayQuery = (classId: string | undefined, on: string) =>
 export const orderSheetQuery = (classId: string | undefined, on: string | undefined) =>
   queryOptions({
     queryKey: ["progress", "order-sheet", classId ?? "none", on ?? "today"],
-    queryFn: () => get<OrderSheet>(`/api/season/sheet${query({ classId, on })}`),
+    queryFn: () => get<OrderSheet>(at("/api/season/sheet", {}, { classId, on })),
     enabled: Boolean(classId),
   });

@@ -1,6 +1,7 @@
+import { at } from "../../api/at";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { put, query, remove } from "../../api/http";
+import { put, remove } from "../../api/http";
 import type { WarmUpDraft } from "../../api/types";
 import { useScope } from "../../app/scope";
 import { Button, Empty, Failed, Heading, MinutesSlider, Skeleton } from "../../ui/parts";
@@ -16,7 +17,7 @@ export function WarmUpPage({ director }: { director: boolean }) {
   const [minutes, setMinutes] = useState(8);
   const [chosen, setChosen] = useState(0);
   const plan = useQuery({ ...warmUpQuery(scope.classId, week, minutes), placeholderData: keepPreviousData });
-  const address = `/api/warm-up${query({ classId: scope.classId, week })}`;
+  const address = at("/api/warm-up", {}, { classId: scope.classId, week });
   const anew = () => client.invalidateQueries({ queryKey: ["season", "warm-up"] });
   const keep = useMutation({
     mutationFn: (draft: WarmUpDraft) => put<void>(address, draft),
@@ -27,8 +28,8 @@ export function WarmUpPage({ director }: { director: boolean }) {
   if (plan.isError) return <Failed error={plan.error} again={() => void plan.refetch()} />;
   if (!plan.data) return <Skeleton rows={9} />;
   const { parts, kept } = plan.data;
-  const at = Math.min(chosen, parts.length - 1);
-  const part = parts[at];
+  const place = Math.min(chosen, parts.length - 1);
+  const part = parts[place];
   return (
     <>
       <Heading
@@ -51,7 +52,7 @@ export function WarmUpPage({ director }: { director: boolean }) {
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         <WarmUpParts
           plan={plan.data}
-          chosen={at}
+          chosen={place}
           onChoose={setChosen}
           onChange={director && kept ? (next) => keep.mutate({ parts: next }) : undefined}
         />

@@ -1,12 +1,13 @@
+import { at } from "../../api/at";
 import { queryOptions } from "@tanstack/react-query";
-import { get, query } from "../../api/http";
+import { get } from "../../api/http";
 import type { Demonstration, WarmUp, WarmUpPart, WrittenPart } from "../../api/types";
 
 /** @param minutes there are, where none is kept */
 export const warmUpQuery = (classId: string | undefined, week: string | undefined, minutes: number) =>
   queryOptions({
     queryKey: ["season", "warm-up", classId, week, minutes],
-    queryFn: () => get<WarmUp>(`/api/warm-up${query({ classId, week, minutes })}`),
+    queryFn: () => get<WarmUp>(at("/api/warm-up", {}, { classId, week, minutes })),
     enabled: Boolean(classId),
   });
 
@@ -23,7 +24,11 @@ export const writtenPartQuery = ({ classId, week, part, instrument }: Wish) =>
     queryKey: ["season", "warm-up-part", classId, week, part.kind, part.minutes, part.key, instrument],
     queryFn: () =>
       get<WrittenPart>(
-        `/api/warm-up/part${query({ classId, week, kind: part.kind, minutes: part.minutes, key: part.key, instrument })}`,
+        at(
+          "/api/warm-up/part",
+          {},
+          { classId, week, kind: part.kind, minutes: part.minutes, key: part.key, instrument },
+        ),
       ),
     staleTime: 5 * 60_000,
   });
@@ -31,6 +36,6 @@ export const writtenPartQuery = ({ classId, week, part, instrument }: Wish) =>
 /** All of the programme, to hang one on a part. */
 export const allDemonstrationsQuery = queryOptions({
   queryKey: ["library", "demonstrations"],
-  queryFn: () => get<Demonstration[]>("/api/demonstrations"),
+  queryFn: () => get<Demonstration[]>(at("/api/demonstrations")),
   staleTime: 60_000,
 });

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { post } from "../../api/http";
@@ -30,7 +31,10 @@ function Report({ report }: { report: PainReport }) {
   const client = useQueryClient();
   const [note, setNote] = useState("");
   const followUp = useMutation({
-    mutationFn: () => post<void>(`/api/pain-reports/${report.id}/follow-up`, { note: note.trim() }),
+    mutationFn: () =>
+      post<void>(at("/api/pain-reports/{reportId}/follow-up", { reportId: report.id }), {
+        note: note.trim(),
+      }),
     onSuccess: () => client.invalidateQueries({ queryKey: ["progress"] }),
   });
   return (

@@ -1,3 +1,4 @@
+import { at } from "../../api/at";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { v7 as newId } from "uuid";
@@ -26,7 +27,7 @@ export function ReportPain({ player, onDone }: { player: Player; onDone: () => v
   const [id] = useState(() => newId());
   const report = useMutation({
     mutationFn: (place: string) =>
-      post<void>("/api/pain-reports", {
+      post<void>(at("/api/pain-reports"), {
         id,
         studentId: player.studentId,
         classId: player.classId,
