@@ -24,7 +24,7 @@ final class BareSql {
         this.school = school;
     }
 
-    /** Looks up seat, milestone and orders, adds the attempt, reads that student's attempts with that milestone. */
+    /** Looks up year, seat, milestone and orders, adds the attempt, reads what stands of that student with that milestone. */
     void record(int n) throws SQLException {
         UUID student = school.heardStudents.get(n % BenchSchool.STUDENTS);
         UUID milestone = school.milestones.get(n / BenchSchool.STUDENTS % BenchSchool.MILESTONES);
@@ -38,6 +38,7 @@ final class BareSql {
         read(
                 "select class_id, instrument, division, starts_on, ends_on from seat where program_id = ? and student_id = ?",
                 student);
+        years();
         try (PreparedStatement insert = connection.prepareStatement("""
                 insert into attempt (program_id, id, student_id, milestone_id, milestone_version, instrument, class_id, heard_by,
                                      heard_on, heard_at, evidence, outcome)
@@ -63,8 +64,8 @@ final class BareSql {
                 where o.program_id = ? and o.milestone_id = ?
                 """, milestone);
         try (PreparedStatement select = connection.prepareStatement("""
-                select id, heard_on, heard_at, recorded_at, evidence, outcome, corrects_id
-                from attempt where program_id = ? and student_id = ? and milestone_id = ?
+                select instruments, steps
+                from attempt_trail where program_id = ? and student_id = ? and milestone_id = ?
                 """)) {
             select.setObject(1, school.programId);
             select.setObject(2, student);
@@ -75,9 +76,10 @@ final class BareSql {
         connection.setAutoCommit(true);
     }
 
-    /** Seats, students, orders, milestones with criteria, belts, and every attempt of twelve students with forty milestones. */
+    /** Year, seats, students, orders, milestones with criteria, belts, and what stands of twelve students with forty milestones. */
     void board() throws SQLException {
         connection.setAutoCommit(false);
+        years();
         read(
                 "select student_id, class_id, instrument, division, starts_on, ends_on from seat where program_id = ? and class_id = ?",
                 school.classId);
@@ -97,9 +99,8 @@ final class BareSql {
                 "select belt_id, ordinal, instrument, milestone_id from belt_slot_filling where program_id = ? and milestone_id = any(?)",
                 school.milestones);
         try (PreparedStatement select = connection.prepareStatement("""
-                select id, student_id, milestone_id, instrument, class_id, heard_on, heard_at, recorded_at, evidence, outcome,
-                       waived, corrects_id
-                from attempt where program_id = ? and student_id = any(?) and milestone_id = any(?)
+                select student_id, milestone_id, instruments, steps
+                from attempt_trail where program_id = ? and student_id = any(?) and milestone_id = any(?)
                 """)) {
             select.setObject(1, school.programId);
             select.setArray(2, uuids(school.students));
@@ -108,6 +109,14 @@ final class BareSql {
         }
         connection.commit();
         connection.setAutoCommit(true);
+    }
+
+    private void years() throws SQLException {
+        try (PreparedStatement select =
+                connection.prepareStatement("select id, first_day, last_day from school_year where program_id = ?")) {
+            select.setObject(1, school.programId);
+            drain(select);
+        }
     }
 
     private java.sql.Array uuids(List<UUID> ids) throws SQLException {

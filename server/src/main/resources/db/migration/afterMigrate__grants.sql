@@ -13,10 +13,11 @@ begin
     execute format('grant select, insert, update, delete on all tables in schema public to %I', app);
     -- Only ever added to.
     foreach added in array array[
-        'attempt', 'audit', 'client_write', 'milestone_version', 'criterion', 'technique_check_version', 'variant_review',
+        'attempt', 'audit', 'milestone_version', 'criterion', 'technique_check_version', 'variant_review',
         'pain_follow_up'] loop
         execute format('revoke update, delete on %I from %I', added, app);
     end loop;
+    execute format('revoke update on client_write from %I', app);
     execute format('revoke insert, update, delete on attempt_trail, flyway_schema_history from %I', app);
     execute 'revoke execute on function rebuild_attempt_trails(uuid, uuid, uuid) from public';
     execute 'revoke execute on function erase_words_of_student(uuid, uuid, uuid) from public';

@@ -60,6 +60,7 @@ class OwnedDataTest {
                 "select rebuild_attempt_trails(gen_random_uuid(), null, null)",
                 "update audit set what = 'EXPORTED'",
                 "delete from audit",
+                "update client_write set content = ''",
                 "update milestone_version set pass_rule = 'ONE_GOOD_TRY'",
                 "delete from flyway_schema_history",
                 "create table mine (id int)",
@@ -100,6 +101,36 @@ class OwnedDataTest {
                             + school.id("Ana Reed") + "' returning id"))
                     .as(change)
                     .hasMessageContaining("attempts are never changed");
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                // A second seat in the same class at the same time.
+                "insert into seat select program_id, gen_random_uuid(), student_id, class_id, 'oboe', '', starts_on + 9,"
+                        + " starts_on + 20 from seat where student_id = ':ana'",
+                // A second year over the first.
+                "insert into school_year select program_id, gen_random_uuid(), 'Other', first_day + 30, last_day + 30 from"
+                        + " school_year where program_id = ':program'",
+                // A correction of another student's attempt, and an attempt of a version there is not.
+                "insert into attempt (program_id, id, student_id, milestone_id, milestone_version, instrument, class_id,"
+                        + " heard_by, heard_on, heard_at, evidence, outcome, reason, corrects_id) select program_id,"
+                        + " gen_random_uuid(), ':bo', milestone_id, 1, instrument, class_id, heard_by, heard_on, heard_at,"
+                        + " evidence, 'UNDONE', 'x', id from attempt where student_id = ':ana' limit 1",
+                "insert into attempt (program_id, id, student_id, milestone_id, milestone_version, instrument, class_id,"
+                        + " heard_by, heard_on, heard_at, evidence, outcome) select program_id, gen_random_uuid(), student_id,"
+                        + " milestone_id, 77, instrument, class_id, heard_by, heard_on, heard_at, evidence, 'PASS' from"
+                        + " attempt where student_id = ':ana' limit 1",
+            })
+    void whatCannotHoldTogetherIsRefused(String sql) throws SQLException {
+        director.post("/api/attempts", school.attempt("Ana Reed", "line", "PASS"));
+        String filled = sql.replace(":ana", school.id("Ana Reed").toString())
+                .replace(":bo", school.id("Bo Lund").toString())
+                .replace(":program", school.programId().toString());
+        try (Connection connection = server.database().connect();
+                var statement = connection.createStatement()) {
+            assertThatThrownBy(() -> statement.execute(filled)).hasMessageMatching("(?s).*(_no_overlap|_fk).*");
         }
     }
 

@@ -6,7 +6,7 @@ import java.time.Instant;
 /**
  * How long a sign-in waits after failures, so that guessing takes years while a person who mistyped waits seconds. Counted
  * for a name from one address, for a name from anywhere, and for an address; the longest wait counts. A name can be held up
- * from elsewhere for a minute only, and an address, behind which a whole school may stand, gives many tries.
+ * from elsewhere for a minute only, and an address, behind which a whole school may stand, for half a minute after many.
  */
 public enum BackOff {
     /** One name from one address. */
@@ -14,7 +14,7 @@ public enum BackOff {
     /** One name from anywhere. */
     NAME(12, Duration.ofMinutes(1)),
     /** One address, whatever the name. */
-    ADDRESS(30, Duration.ofMinutes(5));
+    ADDRESS(30, Duration.ofSeconds(30));
 
     /** Failures longer ago are forgotten. */
     public static final Duration MEMORY = Duration.ofHours(1);

@@ -31,6 +31,10 @@ public final class Accidentals {
 
     /** For every measure of a part as it is read, how each of its notes is known. */
     public static List<List<Known>> of(TimedView view) {
+        return view.told(Accidentals.class, Accidentals::tell);
+    }
+
+    private static List<List<Known>> tell(TimedView view) {
         List<List<Known>> all = new ArrayList<>();
         for (Bar bar : view.bars()) {
             Map<Integer, Integer> holding = new HashMap<>();

@@ -6,6 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import vividroster.core.music.Beats;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.Key;
@@ -16,7 +18,6 @@ import vividroster.core.music.Note.Mark;
 import vividroster.core.music.Part;
 import vividroster.core.music.Tempo;
 import vividroster.core.music.TempoMark;
-import vividroster.core.reading.Accidentals.Known;
 import vividroster.core.reading.Roadmap.Played;
 import vividroster.core.reading.Slurring.Slur;
 
@@ -115,7 +116,7 @@ public final class TimedView {
     private final List<List<At>> notes;
     private final List<Slur> slurs;
     /** Told when it is first asked for; whoever tells it tells the same. */
-    private volatile List<List<Known>> known;
+    private final Map<Class<?>, Object> told = new ConcurrentHashMap<>();
 
     private TimedView(
             Part part,
@@ -177,14 +178,11 @@ public final class TimedView {
         return notes;
     }
 
-    /** How each note is known, by measure: {@link Accidentals#of}, told once. */
-    public List<List<Known>> known() {
-        List<List<Known>> told = known;
-        if (told == null) {
-            told = Accidentals.of(this);
-            known = told;
-        }
-        return told;
+    /** What somebody tells from this view, told once and kept with it. @param who tells it, one thing for each */
+    <T> T told(Class<?> who, Function<TimedView, T> teller) {
+        @SuppressWarnings("unchecked")
+        T kept = (T) told.computeIfAbsent(who, unused -> teller.apply(this));
+        return kept;
     }
 
     /** Every whole slur with the notes and rests under it. */

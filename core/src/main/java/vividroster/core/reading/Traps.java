@@ -50,7 +50,7 @@ public final class Traps {
 
     private static List<Trap> stillAltered(TimedView view) {
         List<Trap> traps = new ArrayList<>();
-        List<List<Known>> known = view.known();
+        List<List<Known>> known = Accidentals.of(view);
         for (List<At> row : view.notes()) {
             for (At at : row) {
                 if (known.get(at.measure()).get(at.index()) == Known.CARRIED) {

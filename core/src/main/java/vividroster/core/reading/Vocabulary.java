@@ -157,7 +157,7 @@ public record Vocabulary(Set<Thing> things) {
     private static List<First> walk(TimedView written, Set<Thing> met) {
         List<First> firsts = new ArrayList<>();
         Map<Beats, List<Notated>> byLength = new HashMap<>();
-        List<List<Known>> known = written.known();
+        List<List<Known>> known = Accidentals.of(written);
         meet(new NewKey(written.part().key().fifths()), 0, 0, null, met, firsts);
         meet(new NewMeter(written.part().meter()), 0, 0, null, met, firsts);
         for (Bar bar : written.bars()) {

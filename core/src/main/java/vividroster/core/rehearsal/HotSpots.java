@@ -21,6 +21,7 @@ import vividroster.core.instrument.Fingering.Reach;
 import vividroster.core.instrument.Fingering.Slide;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Pitch;
+import vividroster.core.reading.Accidentals;
 import vividroster.core.reading.Accidentals.Known;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.TimedView.At;
@@ -112,7 +113,7 @@ public final class HotSpots {
                 case Traps.HiddenSkip skip -> trapped.add(skip.measure());
             }
         }
-        List<List<Known>> known = written.known();
+        List<List<Known>> known = Accidentals.of(written);
         List<HotSpot> spots = new ArrayList<>();
         Set<Integer> isolated = new HashSet<>();
         Set<Echoes.Print> rhythms = new HashSet<>();

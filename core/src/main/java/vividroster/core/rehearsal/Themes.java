@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import vividroster.core.music.Note;
+import vividroster.core.reading.Accidentals;
 import vividroster.core.reading.Accidentals.Known;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.TimedView.At;
@@ -149,7 +150,7 @@ public final class Themes {
             Note note = view.notes().get(still.measure()).get(n).note();
             boolean same =
                     note.pitch().filter(p -> p.step() == still.pitch().step()).isPresent();
-            if (same && view.known().get(still.measure()).get(n) == Known.PRINTED) {
+            if (same && Accidentals.of(view).get(still.measure()).get(n) == Known.PRINTED) {
                 return n;
             }
         }

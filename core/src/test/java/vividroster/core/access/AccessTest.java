@@ -26,7 +26,7 @@ class AccessTest {
         "NAME, 12, 2",
         "NAME, 90, 60", // nobody is locked out from elsewhere
         "ADDRESS, 29, 0",
-        "ADDRESS, 2000000000, 300",
+        "ADDRESS, 2000000000, 30", // nobody keeps a school out
     })
     void waitsDoubleUpToTheLongest(BackOff kind, int failures, long seconds) {
         assertThat(kind.after(failures)).isEqualTo(Duration.ofSeconds(seconds));

@@ -10,6 +10,7 @@ import vividroster.core.music.Note.Mark;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.TempoMark;
+import vividroster.core.reading.Accidentals;
 import vividroster.core.reading.Accidentals.Known;
 import vividroster.core.reading.TimedView;
 import vividroster.core.reading.TimedView.At;
@@ -36,7 +37,7 @@ final class NoteWriting {
         this.out = out;
         this.part = part;
         this.view = TimedView.of(part);
-        this.known = view.known();
+        this.known = Accidentals.of(view);
     }
 
     /** @param tempos to stand where their notes are */

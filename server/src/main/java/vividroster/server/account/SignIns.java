@@ -73,6 +73,7 @@ class SignIns {
                 .orElseThrow(() ->
                         Problem.notSignedIn("Sign-in name and password do not match. Nothing was changed; try again."));
         failures.forget(List.of(keys.get(BackOff.NAME_FROM_ADDRESS), keys.get(BackOff.NAME)));
+        failures.forgetBefore(clock.instant().minus(BackOff.MEMORY));
         return person;
     }
 

@@ -1,5 +1,6 @@
 package vividroster.server.erasing;
 
+import java.time.Clock;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
@@ -9,9 +10,11 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.transaction.TransactionException;
+import vividroster.core.progress.HeardMoment;
 import vividroster.server.office.Office;
+import vividroster.server.platform.ClientWrites;
 
-/** Looks several times a day whom the programmes' own rules no longer keep. */
+/** Looks several times a day whom the programmes' own rules no longer keep, and what nobody asks for any more. */
 @Configuration
 @EnableScheduling
 class NightlyErasing {
@@ -20,15 +23,21 @@ class NightlyErasing {
 
     private final Erasing erasing;
     private final Office office;
+    private final ClientWrites writes;
+    private final Clock clock;
 
-    NightlyErasing(Erasing erasing, Office office) {
+    NightlyErasing(Erasing erasing, Office office, ClientWrites writes, Clock clock) {
         this.erasing = erasing;
         this.office = office;
+        this.writes = writes;
+        this.clock = clock;
     }
 
     @Scheduled(initialDelay = 5, fixedDelay = 360, timeUnit = TimeUnit.MINUTES)
     void look() {
         try {
+            // A device keeps what it could not send for a month; twice that is enough to know it again.
+            writes.forgetBefore(clock.instant().minus(HeardMoment.OLDEST).minus(HeardMoment.OLDEST));
             for (UUID programId : office.all()) {
                 int erased = erasing.eraseLongGone(programId);
                 if (erased > 0) {

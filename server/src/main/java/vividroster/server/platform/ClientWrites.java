@@ -3,6 +3,8 @@ package vividroster.server.platform;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Map;
@@ -55,6 +57,14 @@ public class ClientWrites {
             throw Problem.conflict("Another " + kind + " has this id already; nothing was changed.");
         }
         return first;
+    }
+
+    /** Forgets what nobody can be sending again any more. @return how many */
+    @Transactional
+    public int forgetBefore(Instant moment) {
+        return jdbc.sql("delete from client_write where written_at < :moment -- of every program_id")
+                .param("moment", moment.atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     private Optional<byte[]> find(UUID programId, String kind, UUID id) {
