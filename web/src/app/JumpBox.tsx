@@ -1,14 +1,17 @@
 import { useQuery } from "@tanstack/react-query";
 import { Command } from "cmdk";
+import { useState } from "react";
 import { useNavigate } from "react-router";
 import { span } from "./days";
+import { jumpField, jumpFrame } from "./jumpLook";
 import { jumpScore, jumpValue } from "./jumpScore";
 import { places } from "./places";
 import { classesQuery, instrumentsQuery, libraryQuery, studentsQuery, yearQuery } from "./queries";
 import { scopeSearch, tutti, useScope } from "./scope";
 
 /** One box to go anywhere: a student, line, check, section, class, week or place. */
-export function JumpBox({ onClose }: { onClose: () => void }) {
+export function JumpBox({ begun = "", onClose }: { begun?: string; onClose: () => void }) {
+  const [text, setText] = useState(begun);
   const students = useQuery(studentsQuery);
   const library = useQuery(libraryQuery);
   const classes = useQuery(classesQuery);
@@ -26,13 +29,15 @@ export function JumpBox({ onClose }: { onClose: () => void }) {
       onOpenChange={(open) => !open && onClose()}
       label="Jump to"
       filter={jumpScore}
-      contentClassName="fixed inset-x-3 top-[12vh] z-50 mx-auto max-w-xl overflow-hidden rounded-xl border-[1.5px] border-base-content bg-base-100 shadow-2xl"
+      contentClassName={jumpFrame}
       overlayClassName="fixed inset-0 z-40 bg-black/35"
     >
       <Command.Input
         autoFocus
+        value={text}
+        onValueChange={setText}
         placeholder="A student, line, check, section, week or place"
-        className="hairline w-full border-b-[1.5px] bg-transparent px-5 py-3.5 text-lg outline-none"
+        className={jumpField}
       />
       <Command.List className="max-h-[50vh] overflow-y-auto p-2 [&_[cmdk-group-heading]]:soft [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-sm">
         <Command.Empty className="soft px-3 py-4">Nothing by that name.</Command.Empty>

@@ -1,11 +1,13 @@
 import clsx from "clsx";
-import { useEffect, useState, type ReactNode } from "react";
+import { Suspense, useState, type ReactNode } from "react";
 import { NavLink, useLocation } from "react-router";
 import { PanelLeft } from "lucide-react";
 import type { Me } from "../api/types";
 import { Kbd } from "../ui/parts";
 import { KeysHelp } from "./KeysHelp";
 import { places } from "./places";
+import { JumpWaiting } from "./JumpWaiting";
+import { page } from "./page";
 import { PersonMenu } from "./PersonMenu";
 import { scopeSearch, useScope } from "./scope";
 import { ScoreRail } from "./ScoreRail";
@@ -15,12 +17,14 @@ import { WeekLabel, WeekRibbon } from "./WeekRibbon";
 import { Wordmark } from "./Wordmark";
 import { looks } from "../ui/looks";
 
+const JumpBox = page(async () => (await import("./JumpBox")).JumpBox);
+
 /** The frame of every screen: places on top, the year as a ribbon, the sections as a score at the left. */
 export function Shell({ me, children }: { me: Me; children: ReactNode }) {
   const { search } = useScope();
   const location = useLocation();
   const [jumping, setJumping] = useState(false);
-  const JumpBox = useJumpBox();
+  const [typedAhead, setTypedAhead] = useState("");
   const [helping, setHelping] = useState(false);
   const [railOpenAt, setRailOpenAt] = useState<string>();
   const railOpen = railOpenAt === location.key;
@@ -94,17 +98,18 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
       <main id="main" className="min-w-0 px-4 py-4 lg:px-[22px]" tabIndex={-1}>
         {children}
       </main>
-      {jumping && JumpBox && <JumpBox onClose={() => setJumping(false)} />}
+      {jumping && (
+        <Suspense fallback={<JumpWaiting typed={typedAhead} onType={setTypedAhead} />}>
+          <JumpBox
+            begun={typedAhead}
+            onClose={() => {
+              setJumping(false);
+              setTypedAhead("");
+            }}
+          />
+        </Suspense>
+      )}
       {helping && <KeysHelp onClose={() => setHelping(false)} path={location.pathname} />}
     </div>
   );
-}
-
-/** The box is there before its key is pressed, so that no letter typed behind it is lost; the first screen does not wait for it. */
-function useJumpBox() {
-  const [box, setBox] = useState<typeof import("./JumpBox").JumpBox>();
-  useEffect(() => {
-    void import("./JumpBox").then((loaded) => setBox(() => loaded.JumpBox));
-  }, []);
-  return box;
 }
