@@ -170,6 +170,7 @@ final class BenchSchool {
      */
     void fillUpTo(Connection connection, int attempts) throws SQLException {
         try (var statement = connection.createStatement()) {
+            statement.execute("alter table attempt disable trigger attempt_trail_follows");
             statement.execute("""
                     insert into student (program_id, id, name, sort_name)
                     select '%s', md5('other' || n)::uuid, 'Other ' || n, 'Other ' || n from generate_series(1, %d) n
@@ -202,6 +203,8 @@ final class BenchSchool {
                     classId,
                     accountId,
                     attempts));
+            statement.execute("alter table attempt enable trigger attempt_trail_follows");
+            statement.execute("select rebuild_attempt_trails('%s', null, null)".formatted(programId));
             statement.execute("vacuum analyze");
         }
     }
