@@ -48,6 +48,7 @@ export function EraseStudent({ studentId, name }: { studentId: string; name: str
         <Field
           label={`Type “${name}” to erase`}
           value={typed}
+          autoFocus
           autoComplete="off"
           onChange={(event) => setTyped(event.target.value)}
           error={atField ? erase.error?.message : undefined}
