@@ -77,7 +77,8 @@ public class SectionBoards {
         List<Seated> rows = runs.seated(programId, seats, scope, on);
         Sheet sheet =
                 progress.sheet(programId, Question.of(seats, on).withBelts().forEverybody());
-        return new SectionBoard(columns(rows, sheet), rows, sheet, library.beltLooks(programId));
+        return new SectionBoard(
+                columns(rows, sheet), rows, sheet, sheet.belts().isEmpty() ? Map.of() : library.beltLooks(programId));
     }
 
     private static List<Column> columns(List<Seated> rows, Sheet sheet) {

@@ -45,6 +45,37 @@ class TrailQueries {
         Map<Set<UUID>, List<UUID>> alike = new HashMap<>();
         wanted.forEach((student, milestones) ->
                 alike.computeIfAbsent(milestones, m -> new ArrayList<>()).add(student));
+        alike.remove(Set.of());
+        Map<UUID, Map<UUID, Trail>> trails = new HashMap<>();
+        if (alike.size() == 1) {
+            alike.forEach((milestones, students) -> findOfAll(programId, students, milestones, trails));
+        } else if (alike.size() > 1) {
+            findOfEach(programId, alike, trails);
+        }
+        return trails;
+    }
+
+    /** Every student with every milestone, which PostgreSQL plans in no time. */
+    private void findOfAll(
+            UUID programId,
+            Collection<UUID> students,
+            Collection<UUID> milestones,
+            Map<UUID, Map<UUID, Trail>> trails) {
+        jdbc.sql("""
+                        select student_id, milestone_id, instruments, steps
+                        from attempt_trail
+                        where program_id = :programId and student_id = any(:students) and milestone_id = any(:milestones)
+                        """)
+                .param("programId", programId)
+                .param("students", Rows.array(students))
+                .param("milestones", Rows.array(milestones))
+                .query(row -> {
+                    put(row, trails);
+                });
+    }
+
+    /** Students by the milestones wanted of them alike. */
+    private void findOfEach(UUID programId, Map<Set<UUID>, List<UUID>> alike, Map<UUID, Map<UUID, Trail>> trails) {
         List<Integer> studentGroups = new ArrayList<>();
         List<UUID> students = new ArrayList<>();
         List<Integer> milestoneGroups = new ArrayList<>();
@@ -61,10 +92,6 @@ class TrailQueries {
             }
             group++;
         }
-        Map<UUID, Map<UUID, Trail>> trails = new HashMap<>();
-        if (milestones.isEmpty()) {
-            return trails;
-        }
         jdbc.sql("""
                         select t.student_id, t.milestone_id, t.instruments, t.steps
                         from unnest(:studentGroups::int[], :students::uuid[]) as who(alike, student_id)
@@ -78,10 +105,13 @@ class TrailQueries {
                 .param("milestoneGroups", milestoneGroups.toArray(Integer[]::new))
                 .param("milestones", Rows.array(milestones))
                 .query(row -> {
-                    trails.computeIfAbsent(Rows.id(row, "student_id"), id -> new HashMap<>())
-                            .put(Rows.id(row, "milestone_id"), trail(row));
+                    put(row, trails);
                 });
-        return trails;
+    }
+
+    private static void put(ResultSet row, Map<UUID, Map<UUID, Trail>> trails) throws SQLException {
+        trails.computeIfAbsent(Rows.id(row, "student_id"), id -> new HashMap<>())
+                .put(Rows.id(row, "milestone_id"), trail(row));
     }
 
     /** On which instruments a student was heard with each milestone; what was undone counts too. */

@@ -56,18 +56,20 @@ public class Rosters {
             case SectionScope.Section section -> section.classId();
             case SectionScope.InstrumentAcrossClasses all -> null;
         };
-        if (classId != null) {
-            schoolClass(programId, classId);
-        }
         String division = scope instanceof SectionScope.Section section
                 ? section.division().orElse(null)
                 : null;
-        return roster.findSeatsOfStudentsIn(
+        List<Seat> seats = roster.findSeatsOfStudentsIn(
                 programId,
                 classId == null ? null : List.of(classId),
                 ScopeRequest.instruments(scope, catalog),
                 division,
                 day);
+        if (seats.isEmpty() && classId != null) {
+            // Nobody sits there: say so only of a class there is.
+            schoolClass(programId, classId);
+        }
+        return seats;
     }
 
     /** All seats, in any class, of the students who sit in any of these classes on a day. */
