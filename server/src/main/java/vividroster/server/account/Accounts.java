@@ -45,8 +45,8 @@ public class Accounts implements SignedInPeople {
         }
     }
 
+    /** One statement with every request, so without a transaction around it. */
     @Override
-    @Transactional(readOnly = true)
     public Optional<SignedIn> find(UUID programId, UUID accountId, int version) {
         return queries.find(programId, accountId, version);
     }

@@ -7,7 +7,6 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.context.request.RequestAttributes;
@@ -116,30 +115,25 @@ public class Office {
     }
 
     private Optional<YearRow> yearAt(UUID programId, LocalDate day) {
-        List<YearRow> years = onceInRequest("years " + programId, () -> queries.findYears(programId));
-        return SchoolYears.at(years, YearRow::span, day);
+        return SchoolYears.at(program(programId).years(), YearRow::span, day);
     }
 
     private static Problem noYear() {
         return Problem.notFound("This programme has no school year yet.");
     }
 
+    /** With its years; read once in a request and kept no longer, since another instance may change it. */
     private ProgramRow program(UUID programId) {
-        return onceInRequest("program " + programId, () -> queries.find(programId));
-    }
-
-    /** Read once in a request and kept no longer, since another instance may change it. */
-    @SuppressWarnings("unchecked")
-    private static <T> T onceInRequest(String key, Supplier<T> read) {
         RequestAttributes request = RequestContextHolder.getRequestAttributes();
         if (request == null) {
-            return read.get();
+            return queries.find(programId);
         }
-        Object known = request.getAttribute(key, RequestAttributes.SCOPE_REQUEST);
-        if (known == null) {
-            known = read.get();
-            request.setAttribute(key, known, RequestAttributes.SCOPE_REQUEST);
+        String key = "program " + programId;
+        if (request.getAttribute(key, RequestAttributes.SCOPE_REQUEST) instanceof ProgramRow known) {
+            return known;
         }
-        return (T) known;
+        ProgramRow read = queries.find(programId);
+        request.setAttribute(key, read, RequestAttributes.SCOPE_REQUEST);
+        return read;
     }
 }

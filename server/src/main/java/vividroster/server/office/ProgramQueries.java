@@ -1,5 +1,7 @@
 package vividroster.server.office;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -20,7 +22,8 @@ class ProgramQueries {
         this.jdbc = jdbc;
     }
 
-    record ProgramRow(UUID id, String name, String zone, LocalDate fixedToday) {}
+    /** @param fixedToday null where a programme lives by the clock */
+    record ProgramRow(String name, String zone, LocalDate fixedToday, List<YearRow> years) {}
 
     record YearRow(UUID id, SchoolYears.Span span, List<String> rotation) {}
 
@@ -45,12 +48,35 @@ class ProgramQueries {
                 .update();
     }
 
+    /** With its years by first day. */
     ProgramRow find(UUID programId) {
-        return jdbc.sql(
-                        "select id, name, zone, fixed_today from program where id = :programId -- the program_id itself")
+        List<ProgramRow> rows = jdbc.sql("""
+                        select p.name, p.zone, p.fixed_today, y.id, y.first_day, y.last_day, y.rotation
+                        from program p
+                        left join school_year y on y.program_id = p.id
+                        where p.id = :programId
+                        order by y.first_day
+                        """)
                 .param("programId", programId)
-                .query(ProgramRow.class)
-                .single();
+                .query((row, n) -> new ProgramRow(
+                        row.getString("name"),
+                        row.getString("zone"),
+                        row.getObject("fixed_today", LocalDate.class),
+                        row.getObject("id") == null ? List.of() : List.of(year(row))))
+                .list();
+        ProgramRow first = rows.getFirst();
+        return new ProgramRow(
+                first.name(),
+                first.zone(),
+                first.fixedToday(),
+                rows.stream().flatMap(row -> row.years().stream()).toList());
+    }
+
+    private static YearRow year(ResultSet row) throws SQLException {
+        return new YearRow(
+                Rows.id(row, "id"),
+                new SchoolYears.Span(Rows.day(row, "first_day"), Rows.day(row, "last_day")),
+                Rows.texts(row, "rotation"));
     }
 
     void insertYear(UUID programId, UUID id, String name, LocalDate first, LocalDate last, List<String> rotation) {
@@ -80,22 +106,6 @@ class ProgramQueries {
                 .param("first", entry.first())
                 .param("last", entry.last())
                 .update();
-    }
-
-    /** By first day. */
-    List<YearRow> findYears(UUID programId) {
-        return jdbc.sql("""
-                        select id, first_day, last_day, rotation
-                        from school_year
-                        where program_id = :programId
-                        order by first_day
-                        """)
-                .param("programId", programId)
-                .query((row, n) -> new YearRow(
-                        Rows.id(row, "id"),
-                        new SchoolYears.Span(Rows.day(row, "first_day"), Rows.day(row, "last_day")),
-                        Rows.texts(row, "rotation")))
-                .list();
     }
 
     SchoolYear whole(UUID programId, YearRow year) {

@@ -30,7 +30,8 @@ import vividroster.server.roster.ScopeRequest;
 class OrderQueries {
 
     private static final String SELECT = """
-            select o.id, o.milestone_id, o.set_on, o.due_on, o.evidence, s.class_id, s.family, s.instrument, s.division
+            select o.id, o.milestone_id, o.set_on, o.due_on, o.evidence, s.class_id, s.family, s.instrument, s.division,
+                   exists (select 1 from order_carry c where c.program_id = o.program_id and c.order_id = o.id) as carries
             from milestone_order o
             join order_scope s on s.program_id = o.program_id and s.order_id = o.id
             """;
@@ -42,7 +43,13 @@ class OrderQueries {
     }
 
     private record Row(
-            UUID id, UUID milestoneId, LocalDate setOn, LocalDate dueOn, Set<Evidence> evidence, SectionScope scope) {}
+            UUID id,
+            UUID milestoneId,
+            LocalDate setOn,
+            LocalDate dueOn,
+            Set<Evidence> evidence,
+            SectionScope scope,
+            boolean carries) {}
 
     /**
      * Orders not withdrawn with a scope in one of these classes or across classes; each whole.
@@ -246,7 +253,8 @@ class OrderQueries {
         Map<UUID, List<Row>> byOrder = new LinkedHashMap<>();
         rows.forEach(row ->
                 byOrder.computeIfAbsent(row.id(), id -> new ArrayList<>()).add(row));
-        Map<UUID, List<Carried>> carried = findCarried(programId, byOrder.keySet());
+        Map<UUID, List<Carried>> carried = findCarried(
+                programId, rows.stream().filter(Row::carries).map(Row::id).collect(Collectors.toSet()));
         return byOrder.values().stream()
                 .map(of -> {
                     Row first = of.getFirst();
@@ -284,6 +292,7 @@ class OrderQueries {
                 Rows.day(row, "set_on"),
                 Rows.day(row, "due_on"),
                 evidence,
-                scope);
+                scope,
+                row.getBoolean("carries"));
     }
 }
