@@ -11,15 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
-import java.util.Set;
 import java.util.UUID;
-import vividroster.core.curriculum.Milestone;
-import vividroster.core.curriculum.MilestoneKind;
-import vividroster.core.curriculum.PassRule;
-import vividroster.core.music.Bpm;
-import vividroster.core.music.Key;
-import vividroster.core.music.Meter;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -28,7 +20,6 @@ import vividroster.core.season.SchoolYear;
 import vividroster.server.account.Accounts;
 import vividroster.server.library.Book;
 import vividroster.server.library.Library;
-import vividroster.server.library.LineFacts;
 import vividroster.server.office.Office;
 import vividroster.server.orders.Orders;
 import vividroster.server.platform.Ids;
@@ -128,34 +119,10 @@ final class BenchSchool {
         library.addBook(programId, book);
         List<MilestoneOrder> orders = new ArrayList<>();
         for (int i = 1; i <= MILESTONES; i++) {
-            Milestone line = new Milestone(
-                    Ids.next(),
-                    MilestoneKind.LINE,
-                    "" + i,
-                    "Line " + i,
-                    false,
-                    Set.of(),
-                    1,
-                    new PassRule.OneGoodTry(),
-                    List.of());
-            milestones.add(line.id());
-            library.addLine(
-                    programId,
-                    line,
-                    new LineFacts(
-                            line.id(),
-                            book.id(),
-                            4,
-                            i,
-                            Key.named("B-flat major"),
-                            new Meter(4, 4),
-                            new Bpm(80),
-                            8,
-                            OptionalInt.of(8)),
-                    i);
+            milestones.add(BenchLines.add(library, programId, book.id(), i));
             orders.add(new MilestoneOrder(
                     Ids.next(),
-                    line.id(),
+                    milestones.getLast(),
                     FIRST.plusDays(i),
                     FIRST.plusDays(i + 7),
                     Evidence.countingByDefault(),

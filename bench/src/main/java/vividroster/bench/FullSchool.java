@@ -9,15 +9,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
-import java.util.Set;
 import java.util.UUID;
-import vividroster.core.curriculum.Milestone;
-import vividroster.core.curriculum.MilestoneKind;
-import vividroster.core.curriculum.PassRule;
-import vividroster.core.music.Bpm;
-import vividroster.core.music.Key;
-import vividroster.core.music.Meter;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -26,7 +18,6 @@ import vividroster.core.season.SchoolYear;
 import vividroster.server.account.Accounts;
 import vividroster.server.library.Book;
 import vividroster.server.library.Library;
-import vividroster.server.library.LineFacts;
 import vividroster.server.office.Office;
 import vividroster.server.orders.Orders;
 import vividroster.server.platform.Ids;
@@ -117,31 +108,7 @@ final class FullSchool {
         Book book = new Book(Ids.next(), "Tideline Method", "Full", true);
         library.addBook(programId, book);
         for (int i = 1; i <= MILESTONES; i++) {
-            Milestone line = new Milestone(
-                    Ids.next(),
-                    MilestoneKind.LINE,
-                    "" + i,
-                    "Line " + i,
-                    false,
-                    Set.of(),
-                    1,
-                    new PassRule.OneGoodTry(),
-                    List.of());
-            milestones.add(line.id());
-            library.addLine(
-                    programId,
-                    line,
-                    new LineFacts(
-                            line.id(),
-                            book.id(),
-                            4,
-                            i,
-                            Key.named("B-flat major"),
-                            new Meter(4, 4),
-                            new Bpm(80),
-                            8,
-                            OptionalInt.of(8)),
-                    i);
+            milestones.add(BenchLines.add(library, programId, book.id(), i));
         }
         List<MilestoneOrder> orders = new ArrayList<>();
         for (int year = 0; year < YEARS; year++) {

@@ -19,10 +19,6 @@ public final class SchoolYears {
                 throw new IllegalArgumentException("a school year ends after " + first + ", was " + last);
             }
         }
-
-        public boolean covers(LocalDate day) {
-            return !day.isBefore(first) && !day.isAfter(last);
-        }
     }
 
     /**

@@ -137,7 +137,7 @@ class Folders {
     public FolderView folder(UUID programId, UUID studentId) {
         Student student = rosters.student(programId, studentId);
         List<Seat> seats = rosters.seatsOf(programId, studentId);
-        Names names = names(programId);
+        Map<UUID, String> classNames = classNames(programId);
         Known known = known(programId, studentId, seats);
         Sheet sheet = known.sheet();
         Map<UUID, BeltLook> looks = library.beltLooks(programId);
@@ -164,14 +164,14 @@ class Folders {
                                                 entry.getValue().stream(), done.get(entry.getKey()).shown().stream())
                                         .toList())),
                 sheet,
-                names);
+                classNames);
         return new FolderView(
                 student.id(),
                 student.name(),
                 seats.stream()
                         .map(seat -> new FolderSeat(
                                 seat.classId(),
-                                names.classes().get(seat.classId()),
+                                classNames.get(seat.classId()),
                                 catalog.withCode(seat.instrument()).name(),
                                 seat.division(),
                                 seat.startsOn(),
@@ -201,7 +201,7 @@ class Folders {
                         .toList(),
                 DONE_ON_PAGE);
         return new DonePage(
-                withTries(programId, Map.of(player, page.shown()), known.sheet(), names(programId))
+                withTries(programId, Map.of(player, page.shown()), known.sheet(), classNames(programId))
                         .get(player),
                 page.more());
     }
@@ -213,15 +213,11 @@ class Folders {
         Milestone milestone = library.milestone(programId, milestoneId);
         Player player = new Player(studentId, instrument);
         List<HeardAttempt> heard = hearing.latest(programId, Map.of(player, Set.of(milestoneId)), MOST_TRIES);
-        return views(heard, milestone, hearing.namesOfHearers(programId, heard), names(programId));
+        return views(heard, milestone, hearing.namesOfHearers(programId, heard), classNames(programId));
     }
 
-    /** Names of what a folder names by id. */
-    private record Names(Map<UUID, String> classes) {}
-
-    private Names names(UUID programId) {
-        return new Names(
-                rosters.classes(programId).stream().collect(Collectors.toMap(SchoolClass::id, SchoolClass::name)));
+    private Map<UUID, String> classNames(UUID programId) {
+        return rosters.classes(programId).stream().collect(Collectors.toMap(SchoolClass::id, SchoolClass::name));
     }
 
     /** @param heardOn instruments by milestone, for all the student was ever heard with */
@@ -269,7 +265,7 @@ class Folders {
     }
 
     private Map<Player, List<FolderMilestone>> withTries(
-            UUID programId, Map<Player, List<FolderMilestone>> shown, Sheet sheet, Names names) {
+            UUID programId, Map<Player, List<FolderMilestone>> shown, Sheet sheet, Map<UUID, String> classNames) {
         Map<Player, Set<UUID>> asked = new HashMap<>();
         shown.forEach((player, milestones) -> asked.put(
                 player, milestones.stream().map(FolderMilestone::milestoneId).collect(Collectors.toSet())));
@@ -286,7 +282,8 @@ class Folders {
                         .map(m -> {
                             List<HeardAttempt> own =
                                     byPlayer.getOrDefault(player, Map.of()).getOrDefault(m.milestoneId(), List.of());
-                            List<TryView> tries = views(own, sheet.milestones().get(m.milestoneId()), hearers, names);
+                            List<TryView> tries =
+                                    views(own, sheet.milestones().get(m.milestoneId()), hearers, classNames);
                             Capped<TryView> latest = Capped.of(tries, LATEST_TRIES);
                             return new FolderMilestone(
                                     m.milestoneId(),
@@ -323,11 +320,11 @@ class Folders {
     }
 
     private static List<TryView> views(
-            List<HeardAttempt> heard, Milestone milestone, Map<UUID, String> hearers, Names names) {
+            List<HeardAttempt> heard, Milestone milestone, Map<UUID, String> hearers, Map<UUID, String> classNames) {
         Set<UUID> corrected =
                 heard.stream().flatMap(h -> h.attempt().corrects().stream()).collect(Collectors.toSet());
         return heard.stream()
-                .map(h -> tryView(h, milestone, corrected, hearers, names.classes()))
+                .map(h -> tryView(h, milestone, corrected, hearers, classNames))
                 .toList();
     }
 

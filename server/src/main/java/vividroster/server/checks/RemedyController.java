@@ -5,9 +5,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -22,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.curriculum.MostHelped;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.Seat;
 import vividroster.server.library.Library;
@@ -80,21 +79,12 @@ class RemedyController {
                         .map(Seat::studentId)
                         .collect(Collectors.toSet());
         List<Remedies.Helped> helped = remedies.ofCheck(programId, milestoneId, students);
-        record Pair(String sign, String remedy) {}
-        Map<Pair, Set<UUID>> byPair = helped.stream()
-                .collect(Collectors.groupingBy(
-                        h -> new Pair(h.sign(), h.remedy()),
-                        Collectors.mapping(Remedies.Helped::studentId, Collectors.toSet())));
         return new HelpedInSectionView(
-                byPair.entrySet().stream()
-                        .map(e -> new MostHelpedView(
-                                e.getKey().sign(),
-                                e.getKey().remedy(),
-                                e.getValue().size()))
-                        .sorted(Comparator.comparingInt(MostHelpedView::students)
-                                .reversed()
-                                .thenComparing(MostHelpedView::sign)
-                                .thenComparing(MostHelpedView::remedy))
+                MostHelped.of(helped.stream()
+                                .map(h -> new MostHelped.Helped(h.studentId(), h.sign(), h.remedy()))
+                                .toList())
+                        .stream()
+                        .map(most -> new MostHelpedView(most.sign(), most.remedy(), most.students()))
                         .toList(),
                 helped.stream()
                         .map(h -> new HelpedView(h.id(), h.studentId(), h.sign(), h.remedy(), h.helpedOn()))

@@ -1,12 +1,16 @@
 package vividroster.server.erasing;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.roster.Retention;
+import vividroster.core.roster.Seat;
 import vividroster.core.text.Wording;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Locks;
@@ -21,8 +25,6 @@ import vividroster.server.roster.Student;
  */
 @Service
 public class Erasing {
-
-    static final int MOST_YEARS = 20;
 
     private final ErasingQueries queries;
     private final Rosters rosters;
@@ -71,8 +73,9 @@ public class Erasing {
     @Transactional
     public void keepYears(UUID programId, OptionalInt years) {
         years.ifPresent(count -> {
-            if (count < 1 || count > MOST_YEARS) {
-                throw Problem.input("keepYears", "Names are kept for 1 to " + MOST_YEARS + " years, or for good.");
+            if (count < 1 || count > Retention.MOST_YEARS) {
+                throw Problem.input(
+                        "keepYears", "Names are kept for 1 to " + Retention.MOST_YEARS + " years, or for good.");
             }
         });
         queries.putKeepYears(programId, years);
@@ -86,10 +89,13 @@ public class Erasing {
             return 0;
         }
         locks.hold(programId, "erasing");
-        LocalDate before = office.today(programId).minusYears(years.getAsInt());
+        LocalDate today = office.today(programId);
         int erased = 0;
-        for (UUID student : queries.findLeftBefore(programId, before)) {
-            erased += erase(programId, student, Optional.empty()).isPresent() ? 1 : 0;
+        for (Map.Entry<UUID, List<Seat>> student :
+                queries.findSeatsOfNamed(programId).entrySet()) {
+            boolean over = Retention.isOver(student.getValue(), years.getAsInt(), today);
+            erased +=
+                    over && erase(programId, student.getKey(), Optional.empty()).isPresent() ? 1 : 0;
         }
         return erased;
     }

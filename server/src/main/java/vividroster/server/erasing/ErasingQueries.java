@@ -2,11 +2,14 @@ package vividroster.server.erasing;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import vividroster.core.roster.Seat;
 import vividroster.server.platform.Rows;
 
 /** What is written of a student, wherever it is written. */
@@ -82,19 +85,25 @@ class ErasingQueries {
                 .update();
     }
 
-    /** Students not erased whose every seat ended before a day. */
-    List<UUID> findLeftBefore(UUID programId, LocalDate day) {
-        return jdbc.sql("""
-                        select s.id
-                        from student s
-                        join seat t on t.program_id = s.program_id and t.student_id = s.id
-                        where s.program_id = :programId and s.erased_at is null
-                        group by s.id
-                        having bool_and(t.ends_on is not null and t.ends_on < :day)
+    /** All seats of students who were not erased, by student. */
+    Map<UUID, List<Seat>> findSeatsOfNamed(UUID programId) {
+        return jdbc
+                .sql("""
+                        select t.student_id, t.class_id, t.instrument, t.division, t.starts_on, t.ends_on
+                        from seat t
+                        join student s on s.program_id = t.program_id and s.id = t.student_id
+                        where t.program_id = :programId and s.erased_at is null
                         """)
                 .param("programId", programId)
-                .param("day", day)
-                .query(UUID.class)
-                .list();
+                .query((row, n) -> new Seat(
+                        Rows.id(row, "student_id"),
+                        Rows.id(row, "class_id"),
+                        row.getString("instrument"),
+                        row.getString("division"),
+                        Rows.day(row, "starts_on"),
+                        Rows.maybeDay(row, "ends_on")))
+                .list()
+                .stream()
+                .collect(Collectors.groupingBy(Seat::studentId));
     }
 }

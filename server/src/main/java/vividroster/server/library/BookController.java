@@ -7,7 +7,6 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -122,7 +121,6 @@ class BookController {
                 .toList();
         library.lines(person.programId(), ids).values().forEach(line -> lines.merge(line.bookId(), 1, Integer::sum));
         return library.books(person.programId()).values().stream()
-                .sorted(Comparator.comparing(Book::title).thenComparing(Book::volume, Comparator.reverseOrder()))
                 .map(b -> new BookView(b.id(), b.title(), b.volume(), b.notesKept(), lines.getOrDefault(b.id(), 0)))
                 .toList();
     }

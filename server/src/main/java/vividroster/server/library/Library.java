@@ -2,6 +2,7 @@ package vividroster.server.library;
 
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -136,9 +137,11 @@ public class Library {
         return queries.findTests(programId, ids);
     }
 
+    /** By title, of one title the latest volume first. */
     @Transactional(readOnly = true)
     public Map<UUID, Book> books(UUID programId) {
-        return queries.findBooks(programId).stream().collect(Collectors.toMap(Book::id, Function.identity()));
+        return queries.findBooks(programId).stream()
+                .collect(Collectors.toMap(Book::id, Function.identity(), (a, b) -> a, LinkedHashMap::new));
     }
 
     /** @throws Problem when another book has that title and volume */
