@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.outfit.Review;
 import vividroster.server.outfit.StudentVariant;
 import vividroster.server.outfit.StudentVariants;
@@ -111,7 +112,7 @@ class FirstWeeksApiTest {
                                 "flute",
                                 "Helper hold",
                                 "",
-                                Map.of(),
+                                SchoolChoices.NONE,
                                 School.TODAY.minusWeeks(6),
                                 Optional.of(Review.inWeeks(School.TODAY.minusWeeks(6), 4)),
                                 Optional.empty(),

@@ -38,19 +38,27 @@ public record SchoolQuestion(String key, String question, Map<String, String> ch
                 .orElseGet(() -> choices.keySet().iterator().next());
     }
 
+    /** The choice kept before, or the default where there is none or it is none of this question's any more. */
+    public String inForce(Optional<String> kept) {
+        return kept.filter(this::takes).orElseGet(this::defaultChoice);
+    }
+
+    private boolean takes(String choice) {
+        return amount.map(asked -> choice.matches("\\d{1,4}(\\.\\d{1,2})?")
+                        && Double.parseDouble(choice) >= asked.low()
+                        && Double.parseDouble(choice) <= asked.high())
+                .orElseGet(() -> choices.containsKey(choice));
+    }
+
     /** @throws IllegalArgumentException when the choice is none of this question's, or an amount beyond its bounds */
     public void check(String choice) {
-        if (amount.isPresent()) {
-            Amount asked = amount.get();
-            boolean number = choice.matches("\\d{1,4}(\\.\\d{1,2})?");
-            if (!number || Double.parseDouble(choice) < asked.low() || Double.parseDouble(choice) > asked.high()) {
-                throw new IllegalArgumentException("\"" + question + "\" takes a number from " + plain(asked.low())
-                        + " to " + plain(asked.high()) + ", was \"" + choice + "\"");
-            }
-        } else if (!choices.containsKey(choice)) {
-            throw new IllegalArgumentException("\"" + question + "\" has no choice \"" + choice + "\"; it has "
-                    + String.join(", ", choices.keySet()));
+        if (takes(choice)) {
+            return;
         }
+        throw new IllegalArgumentException(amount.map(asked -> "\"" + question + "\" takes a number from "
+                        + plain(asked.low()) + " to " + plain(asked.high()) + ", was \"" + choice + "\"")
+                .orElseGet(() -> "\"" + question + "\" has no choice \"" + choice + "\"; it has "
+                        + String.join(", ", choices.keySet())));
     }
 
     private static String plain(double value) {

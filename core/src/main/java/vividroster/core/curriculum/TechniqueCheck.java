@@ -74,9 +74,8 @@ public record TechniqueCheck(
      * @param reviewWeeks weeks until it is looked at again, in 1..52
      * @param choices schools this student follows instead of the programme's, by question; empty for most
      */
-    public record Variant(String name, String note, int reviewWeeks, Map<String, String> choices) {
+    public record Variant(String name, String note, int reviewWeeks, SchoolChoices choices) {
         public Variant {
-            choices = Map.copyOf(choices);
             if (name.isBlank()) {
                 throw new IllegalArgumentException("a variant needs a name");
             }
@@ -164,40 +163,38 @@ public record TechniqueCheck(
      *
      * @param choices the programme's choice by question; questions not named keep the steps as they are
      */
-    public List<String> stepsFor(Map<String, String> choices) {
+    public List<String> stepsFor(SchoolChoices choices) {
         List<String> worded = worded(steps, wordings, choices);
         cues.forEach((step, cue) -> worded.set(step - 1, cue));
         return List.copyOf(worded);
     }
 
     private static List<String> worded(
-            List<String> texts, Map<String, Map<String, Map<Integer, String>>> wordings, Map<String, String> choices) {
+            List<String> texts, Map<String, Map<String, Map<Integer, String>>> wordings, SchoolChoices choices) {
         List<String> worded = new ArrayList<>(texts);
         new LinkedHashMap<>(wordings)
-                .forEach((question, byChoice) -> byChoice.getOrDefault(choices.getOrDefault(question, ""), Map.of())
+                .forEach((question, byChoice) -> byChoice.getOrDefault(choices.of(question), Map.of())
                         .forEach((ordinal, words) -> worded.set(ordinal - 1, words)));
         return worded;
     }
 
     /** The steps for one student: the own variant goes before the programme's schools. */
-    public List<String> stepsFor(Map<String, String> choices, Optional<Variant> own) {
+    public List<String> stepsFor(SchoolChoices choices, Optional<Variant> own) {
         return stepsFor(followed(choices, own));
     }
 
     /** The criteria as this programme sees them; a step and a criterion never follow different schools. */
-    public List<String> criteriaFor(Map<String, String> choices) {
+    public List<String> criteriaFor(SchoolChoices choices) {
         return List.copyOf(worded(criteria, guide.criterionWordings(), choices));
     }
 
     /** The criteria for one student: the own variant goes before the programme's schools. */
-    public List<String> criteriaFor(Map<String, String> choices, Optional<Variant> own) {
+    public List<String> criteriaFor(SchoolChoices choices, Optional<Variant> own) {
         return criteriaFor(followed(choices, own));
     }
 
-    private static Map<String, String> followed(Map<String, String> choices, Optional<Variant> own) {
-        Map<String, String> all = new LinkedHashMap<>(choices);
-        own.ifPresent(variant -> all.putAll(variant.choices()));
-        return all;
+    private static SchoolChoices followed(SchoolChoices choices, Optional<Variant> own) {
+        return own.map(variant -> choices.followedBy(variant.choices())).orElse(choices);
     }
 
     /** Whether it says anything by a question between schools. */
@@ -211,15 +208,15 @@ public record TechniqueCheck(
      *
      * @param choices the programme's choice by question
      */
-    public List<Variant> variantsBeside(Map<String, String> choices, Collection<SchoolQuestion> questions) {
+    public List<Variant> variantsBeside(SchoolChoices choices, Collection<SchoolQuestion> questions) {
         List<Variant> offered = new ArrayList<>(variants);
         for (SchoolQuestion question : questions) {
             if (!asks(question.key())) {
                 continue;
             }
-            String inForce = choices.getOrDefault(question.key(), question.defaultChoice());
+            String inForce = question.inForce(Optional.of(choices.of(question.key())));
             question.choices().forEach((choice, label) -> {
-                Map<String, String> other = Map.of(question.key(), choice);
+                SchoolChoices other = SchoolChoices.of(question.key(), choice);
                 boolean known = choice.equals(inForce)
                         || variants.stream().anyMatch(v -> v.choices().equals(other));
                 if (!known) {
@@ -233,7 +230,7 @@ public record TechniqueCheck(
                     "Says “" + syllable + "”",
                     "the syllable that works for this student, whatever the style",
                     OTHER_SCHOOL_REVIEW_WEEKS,
-                    Map.of())));
+                    SchoolChoices.NONE)));
         }
         return offered;
     }

@@ -41,10 +41,10 @@ class TechniqueCheckTest {
                 List.of("Carries"),
                 new PassRule.AllCriteria(),
                 Map.of("left-little-finger", Map.of("hangs-free", Map.of(2, "It hangs free"))));
-        assertThat(check.stepsFor(Map.of())).containsExactly("Carry", "Little finger");
-        assertThat(check.stepsFor(Map.of("left-little-finger", "hangs-free")))
+        assertThat(check.stepsFor(SchoolChoices.NONE)).containsExactly("Carry", "Little finger");
+        assertThat(check.stepsFor(SchoolChoices.of("left-little-finger", "hangs-free")))
                 .containsExactly("Carry", "It hangs free");
-        assertThat(check.stepsFor(Map.of("left-little-finger", "something else")))
+        assertThat(check.stepsFor(SchoolChoices.of("left-little-finger", "something else")))
                 .containsExactly("Carry", "Little finger");
     }
 
@@ -62,11 +62,12 @@ class TechniqueCheckTest {
                         "",
                         "",
                         Map.of("little-finger", Map.of("on-hook", Map.of(2, "Little finger on top of the hook")))));
-        assertThat(check.criteriaFor(Map.of())).containsExactly("Carries", "Little finger free");
-        assertThat(check.criteriaFor(Map.of("little-finger", "on-hook")))
+        assertThat(check.criteriaFor(SchoolChoices.NONE)).containsExactly("Carries", "Little finger free");
+        assertThat(check.criteriaFor(SchoolChoices.of("little-finger", "on-hook")))
                 .containsExactly("Carries", "Little finger on top of the hook");
-        TechniqueCheck.Variant own = new TechniqueCheck.Variant("Hook", "", 12, Map.of("little-finger", "on-hook"));
-        assertThat(check.criteriaFor(Map.of("little-finger", "both"), Optional.of(own)))
+        TechniqueCheck.Variant own =
+                new TechniqueCheck.Variant("Hook", "", 12, SchoolChoices.of("little-finger", "on-hook"));
+        assertThat(check.criteriaFor(SchoolChoices.of("little-finger", "both"), Optional.of(own)))
                 .containsExactly("Carries", "Little finger on top of the hook");
         assertThatThrownBy(() -> guided(
                         plain, new Guide("", Guide.Vantage.FRONT, "", "", Map.of("q", Map.of("c", Map.of(3, "x"))))))
@@ -111,7 +112,7 @@ class TechniqueCheckTest {
                         new PassRule.AllCriteria(),
                         Map.of("sitting", Map.of("hips-back", Map.of(3, "x")))))
                 .hasMessageContaining("rewords step 3 for sitting but has steps 1 to 2");
-        assertThatThrownBy(() -> new TechniqueCheck.Variant("Pistol grip", "", 0, Map.of()))
+        assertThatThrownBy(() -> new TechniqueCheck.Variant("Pistol grip", "", 0, SchoolChoices.NONE))
                 .hasMessage("\"Pistol grip\" is reviewed after 1 to 52 weeks, was 0");
         assertThatThrownBy(() -> new TechniqueCheck.Fault("Squawk", List.of()))
                 .hasMessage("\"Squawk\" needs at least one thing to try");
@@ -152,8 +153,8 @@ class TechniqueCheckTest {
     @Test
     void theDirectorsCueWordStandsInPlaceOfTheStep() {
         TechniqueCheck check = full(Map.of(2, "Thumb!"), Set.of(), new PassRule.AllCriteria(), List.of());
-        assertThat(check.stepsFor(Map.of())).containsExactly("Index finger makes the shelf", "Thumb!");
-        assertThat(check.stepsFor(Map.of("flute-first-notes", "helper-hold")))
+        assertThat(check.stepsFor(SchoolChoices.NONE)).containsExactly("Index finger makes the shelf", "Thumb!");
+        assertThat(check.stepsFor(SchoolChoices.of("flute-first-notes", "helper-hold")))
                 .containsExactly("A helper carries the end", "Thumb!");
         assertThatThrownBy(() -> full(Map.of(3, "x"), Set.of(), new PassRule.AllCriteria(), List.of()))
                 .hasMessage("\"Flute: shelf\" has a cue word for step 3 but has steps 1 to 2");
@@ -163,8 +164,8 @@ class TechniqueCheckTest {
     void aStudentsVariantGoesBeforeTheProgrammesSchool() {
         TechniqueCheck check = full(Map.of(), Set.of(), new PassRule.AllCriteria(), List.of());
         TechniqueCheck.Variant helper =
-                new TechniqueCheck.Variant("Helper hold", "", 4, Map.of("flute-first-notes", "helper-hold"));
-        Map<String, String> programme = Map.of("flute-first-notes", "both-hands-at-once");
+                new TechniqueCheck.Variant("Helper hold", "", 4, SchoolChoices.of("flute-first-notes", "helper-hold"));
+        SchoolChoices programme = SchoolChoices.of("flute-first-notes", "both-hands-at-once");
         assertThat(check.stepsFor(programme, Optional.of(helper))).contains("A helper carries the end");
         assertThat(check.stepsFor(programme, Optional.empty())).contains("Index finger makes the shelf");
     }
@@ -179,11 +180,11 @@ class TechniqueCheckTest {
                 Map.of(),
                 Set.of(),
                 new PassRule.AllCriteria(),
-                List.of(new TechniqueCheck.Variant("Curved head", "short arms", 12, Map.of())));
-        assertThat(check.variantsBeside(Map.of("flute-first-notes", "at-once"), List.of(question)))
+                List.of(new TechniqueCheck.Variant("Curved head", "short arms", 12, SchoolChoices.NONE)));
+        assertThat(check.variantsBeside(SchoolChoices.of("flute-first-notes", "at-once"), List.of(question)))
                 .extracting(TechniqueCheck.Variant::name)
                 .containsExactly("Curved head", "Helper hold first");
-        assertThat(check.variantsBeside(Map.of("flute-first-notes", "helper-hold"), List.of(question)))
+        assertThat(check.variantsBeside(SchoolChoices.of("flute-first-notes", "helper-hold"), List.of(question)))
                 .extracting(TechniqueCheck.Variant::name)
                 .containsExactly("Curved head", "Both hands");
     }
@@ -210,11 +211,11 @@ class TechniqueCheckTest {
                 Map.of(),
                 Guide.NONE,
                 new PassRule.AllCriteria());
-        assertThat(tongue.variantsBeside(Map.of(), List.of()))
+        assertThat(tongue.variantsBeside(SchoolChoices.NONE, List.of()))
                 .extracting(TechniqueCheck.Variant::name)
                 .containsExactlyInAnyOrder("Says “too”", "Says “doo”");
         assertThat(full(Map.of(), Set.of(), new PassRule.AllCriteria(), List.of())
-                        .variantsBeside(Map.of(), List.of()))
+                        .variantsBeside(SchoolChoices.NONE, List.of()))
                 .as("no syllables, no such variants")
                 .isEmpty();
     }

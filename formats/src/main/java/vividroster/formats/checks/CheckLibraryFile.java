@@ -23,6 +23,7 @@ import vividroster.core.curriculum.Guide;
 import vividroster.core.curriculum.Guide.Measured;
 import vividroster.core.curriculum.Guide.Vantage;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.curriculum.SchoolQuestion;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.Family;
@@ -124,7 +125,10 @@ public final class CheckLibraryFile {
                     cautions(node.texts("cautions")),
                     node.nodes("variants").stream()
                             .map(v -> new TechniqueCheck.Variant(
-                                    v.text("name"), v.text("note"), v.number("reviewWeeks"), v.words("choose")))
+                                    v.text("name"),
+                                    v.text("note"),
+                                    v.number("reviewWeeks"),
+                                    new SchoolChoices(v.words("choose"))))
                             .toList(),
                     tones(node),
                     guide(node),

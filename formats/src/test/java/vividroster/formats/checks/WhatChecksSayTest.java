@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import vividroster.core.curriculum.CheckTopic;
 import vividroster.core.curriculum.Guide.Vantage;
+import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.curriculum.SchoolQuestion;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.Family;
@@ -235,7 +236,7 @@ class WhatChecksSayTest {
         "bass-bow-hold,bass-bow-hold,german,Hand over the stick,from below"
     })
     void noCriterionContradictsTheSchool(String key, String question, String choice, String not, String instead) {
-        String worded = String.join("\n", CHECKS.get(key).criteriaFor(Map.of(question, choice)));
+        String worded = String.join("\n", CHECKS.get(key).criteriaFor(SchoolChoices.of(question, choice)));
         assertThat(worded).doesNotContain(not).contains(instead);
     }
 

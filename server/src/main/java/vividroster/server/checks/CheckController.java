@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.curriculum.CheckTopic;
 import vividroster.core.curriculum.Guide.Vantage;
+import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.Pitch;
@@ -124,7 +125,7 @@ class CheckController {
                     "The technique checks that ship for an instrument, in teaching order, worded as the programme teaches")
     List<StarterView> starters(@AuthenticationPrincipal SignedIn person, @RequestParam String instrument) {
         InstrumentCodes.known(catalog, "instrument", instrument);
-        Map<String, String> choices = checks.choices(person.programId());
+        SchoolChoices choices = checks.choices(person.programId());
         return checks.starters(person.programId(), instrument).stream()
                 .map(s -> new StarterView(
                         s.check().key(),
@@ -185,7 +186,7 @@ class CheckController {
             operationId = "schools",
             summary = "Questions on which practitioners disagree, and the programme's choices")
     List<QuestionView> schools(@AuthenticationPrincipal SignedIn person) {
-        Map<String, String> choices = checks.choices(person.programId());
+        SchoolChoices choices = checks.choices(person.programId());
         return checks.questions().stream()
                 .map(q -> new QuestionView(
                         q.key(),
@@ -196,7 +197,7 @@ class CheckController {
                         q.amount()
                                 .map(a -> new AmountView(a.low(), a.high(), a.unit()))
                                 .orElse(null),
-                        choices.get(q.key())))
+                        choices.of(q.key())))
                 .toList();
     }
 
@@ -211,7 +212,7 @@ class CheckController {
         checks.choose(person.programId(), person.accountId(), question, request.choice());
     }
 
-    private CheckView view(TechniqueCheck check, Map<String, String> choices) {
+    private CheckView view(TechniqueCheck check, SchoolChoices choices) {
         return new CheckView(
                 check.title(),
                 check.topic(),

@@ -21,6 +21,7 @@ import vividroster.core.curriculum.CheckTopic;
 import vividroster.core.curriculum.Guide;
 import vividroster.core.curriculum.Guide.Vantage;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.music.Pitch;
 import vividroster.core.text.Lengths;
@@ -316,13 +317,13 @@ record CheckDraft(
         return Character.toUpperCase(rule.charAt(0)) + rule.substring(1) + ".";
     }
 
-    private static Map<String, String> choices(Optional<TechniqueCheck> before, String name) {
+    private static SchoolChoices choices(Optional<TechniqueCheck> before, String name) {
         return before.stream()
                 .flatMap(check -> check.variants().stream())
                 .filter(v -> v.name().equals(name.strip()))
                 .findFirst()
                 .map(TechniqueCheck.Variant::choices)
-                .orElse(Map.of());
+                .orElse(SchoolChoices.NONE);
     }
 
     private static Map<String, Map<String, Map<Integer, String>>> kept(

@@ -17,6 +17,8 @@ import vividroster.core.curriculum.CheckTopic;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.Prerequisites;
+import vividroster.core.curriculum.School;
+import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.curriculum.SchoolQuestion;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
@@ -34,27 +36,6 @@ import vividroster.server.platform.Problem;
 @Service
 public class Checks implements WordedCriteria {
 
-    /** Questions that reword no check but decide how lines are read and rehearsed. */
-    private static final Set<String> OF_LINES = Set.of(
-            "horn-build",
-            "horn-first-notes",
-            "b-flat-saxophones",
-            "trombone-build",
-            "sticking",
-            "note-names",
-            "lip-slurs",
-            "fourth-finger",
-            "warm-up",
-            "rehearsing",
-            "note-groups",
-            "repeats-after-jump",
-            "pick-up",
-            "six-signs",
-            "count-in",
-            "tempo-without-mark",
-            "fermata-counted",
-            "fermata-played");
-
     private final Locks locks;
     private final CheckQueries queries;
     private final Library library;
@@ -68,8 +49,9 @@ public class Checks implements WordedCriteria {
         this.library = library;
         this.starters = CheckLibraryFile.shipped(catalog).stream()
                 .collect(Collectors.toMap(TechniqueCheck::key, Function.identity(), (a, b) -> a, LinkedHashMap::new));
+        Set<String> ruling = Schools.ALL.stream().map(School::question).collect(Collectors.toSet());
         this.questions = CheckLibraryFile.questions().stream()
-                .filter(question -> OF_LINES.contains(question.key())
+                .filter(question -> ruling.contains(question.key())
                         || starters.values().stream().anyMatch(check -> check.asks(question.key())))
                 .collect(Collectors.toMap(SchoolQuestion::key, Function.identity(), (a, b) -> a, LinkedHashMap::new));
     }
@@ -80,11 +62,11 @@ public class Checks implements WordedCriteria {
 
     /** The choice in force for every question: the programme's, else the default. */
     @Transactional(readOnly = true)
-    public Map<String, String> choices(UUID programId) {
-        Map<String, String> choices = new HashMap<>();
-        questions.values().forEach(q -> choices.put(q.key(), q.defaultChoice()));
-        choices.putAll(queries.findChoices(programId));
-        return choices;
+    public SchoolChoices choices(UUID programId) {
+        Map<String, String> kept = queries.findChoices(programId);
+        return new SchoolChoices(questions.values().stream()
+                .collect(
+                        Collectors.toMap(SchoolQuestion::key, q -> q.inForce(Optional.ofNullable(kept.get(q.key()))))));
     }
 
     /** The style that stands for all of them where a programme says one syllable. */
@@ -102,7 +84,7 @@ public class Checks implements WordedCriteria {
     @Transactional(readOnly = true)
     public Map<String, FirstWords> firstWords(UUID programId, List<String> instruments) {
         List<TechniqueCheck> own = allKept(programId).stream().map(Kept::check).toList();
-        boolean one = choices(programId).get("articulation-words").equals("one-syllable");
+        boolean one = choices(programId).of(Schools.ONE_SYLLABLE);
         Map<String, FirstWords> words = new HashMap<>();
         for (String instrument : instruments) {
             Optional<Pitch> alone = teaching(own, instrument)
@@ -128,7 +110,7 @@ public class Checks implements WordedCriteria {
     @Transactional(readOnly = true)
     public Map<String, String> syllables(UUID programId, String instrument) {
         List<TechniqueCheck> own = allKept(programId).stream().map(Kept::check).toList();
-        return syllables(own, choices(programId).get("articulation-words").equals("one-syllable"), instrument);
+        return syllables(own, choices(programId).of(Schools.ONE_SYLLABLE), instrument);
     }
 
     private Map<String, String> syllables(List<TechniqueCheck> own, boolean one, String instrument) {
@@ -144,12 +126,7 @@ public class Checks implements WordedCriteria {
     /** How keys of six signs are written in a programme. */
     @Transactional(readOnly = true)
     public Spelling spelling(UUID programId) {
-        return spelling(choices(programId));
-    }
-
-    /** The same of choices that are known. */
-    public static Spelling spelling(Map<String, String> choices) {
-        return choices.get("six-signs").equals("sharps") ? Spelling.SHARPS_AT_SIX : Spelling.FLATS_AT_SIX;
+        return choices(programId).of(Schools.SIX_SIGNS);
     }
 
     @Transactional
@@ -318,7 +295,7 @@ public class Checks implements WordedCriteria {
     @Override
     @Transactional(readOnly = true)
     public Map<UUID, List<String>> of(UUID programId) {
-        Map<String, String> choices = choices(programId);
+        SchoolChoices choices = choices(programId);
         Map<UUID, List<String>> worded = new HashMap<>();
         for (Kept kept : allKept(programId)) {
             List<String> names = kept.check().criteriaFor(choices);

@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.hands.Sticking;
 import vividroster.core.music.Bpm;
@@ -14,6 +15,7 @@ import vividroster.core.reading.TimedView;
 import vividroster.core.rehearsal.Ladder.Grouping;
 import vividroster.core.rehearsal.Ladder.Habit;
 import vividroster.server.checks.Checks;
+import vividroster.server.checks.Schools;
 
 /**
  * How a programme reads and rehearses lines, by the schools it follows.
@@ -48,14 +50,12 @@ record Conventions(
 
         private static final Set<String> B_FLAT_SAXOPHONES = Set.of("tenor-saxophone", "soprano-saxophone");
 
-        private static Builds of(Map<String, String> chosen) {
+        private static Builds of(SchoolChoices chosen) {
             return new Builds(
-                    Map.of("horn", chosen.get("horn-build"), "trombone", chosen.get("trombone-build")),
-                    chosen.get("horn-first-notes").equals("low"),
-                    chosen.get("b-flat-saxophones").equals("high"),
-                    chosen.get("sticking").equals("alternate")
-                            ? Sticking.School.ALTERNATE
-                            : Sticking.School.RIGHT_LEAD);
+                    Map.of("horn", chosen.of(Schools.HORN_BUILD), "trombone", chosen.of(Schools.TROMBONE_BUILD)),
+                    chosen.of(Schools.LOW_HORN),
+                    chosen.of(Schools.HIGH_SAXOPHONES),
+                    chosen.of(Schools.STICKING));
         }
 
         /** The choice for an instrument; one that no chart is for where there is nothing to choose. */
@@ -69,25 +69,21 @@ record Conventions(
         }
     }
 
-    private static Conventions of(Map<String, String> chosen) {
+    private static Conventions of(SchoolChoices chosen) {
         return new Conventions(
-                chosen.get("fourth-finger").equals("later") ? FourthFinger.LATER : FourthFinger.EARLY,
-                Checks.spelling(chosen),
+                chosen.of(Schools.FOURTH_FINGER),
+                chosen.of(Schools.SIX_SIGNS),
                 new TimedView.Options(
-                        new Roadmap.Options(chosen.get("repeats-after-jump").equals("taken")),
-                        new Bpm(Double.parseDouble(chosen.get("tempo-without-mark"))),
-                        Double.parseDouble(chosen.get("fermata-counted"))),
-                Double.parseDouble(chosen.get("fermata-played")),
-                new Numbering(chosen.get("pick-up").equals("counted")),
-                chosen.get("count-in").equals("two") ? 2 : 1,
-                switch (chosen.get("rehearsing")) {
-                    case "whole-spot-whole" -> Habit.WHOLE_SPOT_WHOLE;
-                    case "straight-through" -> Habit.STRAIGHT_THROUGH;
-                    default -> Habit.SPOTS_FIRST;
-                },
-                chosen.get("note-groups").equals("consecutive") ? Grouping.CONSECUTIVE : Grouping.OVERLAPPING,
-                chosen.get("note-names").equals("first-weeks"),
-                chosen.get("lip-slurs").equals("seven") ? 7 : 5,
+                        new Roadmap.Options(chosen.of(Schools.REPEATS_AFTER_JUMP)),
+                        new Bpm(chosen.of(Schools.TEMPO_WITHOUT_MARK)),
+                        chosen.of(Schools.FERMATA_COUNTED)),
+                chosen.of(Schools.FERMATA_PLAYED),
+                new Numbering(chosen.of(Schools.PICK_UP_COUNTED)),
+                chosen.of(Schools.COUNT_IN),
+                chosen.of(Schools.REHEARSING),
+                chosen.of(Schools.NOTE_GROUPS),
+                chosen.of(Schools.NAMES_IN_FIRST_WEEKS),
+                chosen.of(Schools.SLUR_LENGTHS),
                 Builds.of(chosen));
     }
 

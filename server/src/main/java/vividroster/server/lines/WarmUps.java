@@ -30,6 +30,7 @@ import vividroster.core.season.MilestoneOrder;
 import vividroster.server.checks.Checks;
 import vividroster.server.checks.Checks.FirstWords;
 import vividroster.server.checks.Demonstrations;
+import vividroster.server.checks.Schools;
 import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.lines.Tracks.ClassTrack;
@@ -88,9 +89,7 @@ class WarmUps {
 
     @Transactional(readOnly = true)
     Plan of(UUID programId, UUID classId, LocalDate monday, double minutes) {
-        WarmUp.Order order = "long-tones-first".equals(checks.choices(programId).get("warm-up"))
-                ? WarmUp.Order.LONG_TONES_FIRST
-                : WarmUp.Order.SLURS_FIRST;
+        WarmUp.Order order = checks.choices(programId).of(Schools.WARM_UP);
         List<Instrument> instruments = instruments(programId, classId);
         List<KeptPart> kept = queries.find(programId, classId, monday);
         try {

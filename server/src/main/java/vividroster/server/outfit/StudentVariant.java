@@ -1,9 +1,9 @@
 package vividroster.server.outfit;
 
 import java.time.LocalDate;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.outfit.Review;
 
@@ -20,7 +20,7 @@ public record StudentVariant(
         String instrument,
         String name,
         String note,
-        Map<String, String> choices,
+        SchoolChoices choices,
         LocalDate givenOn,
         Optional<Review> review,
         Optional<LocalDate> withdrawnOn,

@@ -12,6 +12,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.outfit.Review;
 import vividroster.server.platform.Rows;
 
@@ -57,7 +58,9 @@ class VariantQueries {
                         .param("instrument", variant.instrument())
                         .param("name", variant.name())
                         .param("note", variant.note())
-                        .param("choices", json.writeValueAsString(variant.choices()))
+                        .param(
+                                "choices",
+                                json.writeValueAsString(variant.choices().byQuestion()))
                         .param("givenOn", variant.givenOn())
                         .param("reviewOn", reviewOn)
                         .param("accountId", accountId)
@@ -123,7 +126,7 @@ class VariantQueries {
                 row.getString("instrument"),
                 row.getString("name"),
                 row.getString("note"),
-                json.readValue(row.getString("choices"), CHOICES),
+                new SchoolChoices(json.readValue(row.getString("choices"), CHOICES)),
                 Rows.day(row, "given_on"),
                 Rows.maybeDay(row, "review_on").map(Review::new),
                 Rows.maybeDay(row, "withdrawn_on"),

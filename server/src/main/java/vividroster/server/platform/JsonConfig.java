@@ -1,12 +1,16 @@
 package vividroster.server.platform;
 
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonValue;
 import com.fasterxml.jackson.annotation.Nulls;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Map;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import tools.jackson.databind.module.SimpleModule;
+import vividroster.core.curriculum.SchoolChoices;
 
 @Configuration(proxyBeanMethods = false)
 class JsonConfig {
@@ -15,6 +19,20 @@ class JsonConfig {
     @Bean
     JsonMapperBuilderCustomizer noHolesInLists() {
         return builder -> builder.changeDefaultNullHandling(before -> before.withContentNulls(Nulls.FAIL));
+    }
+
+    /** Values of core that are one text or one map in JSON, whatever they are called inside. */
+    @Bean
+    JsonMapperBuilderCustomizer plainValues() {
+        return builder -> builder.addMixIn(SchoolChoices.class, PlainChoices.class);
+    }
+
+    private abstract static class PlainChoices {
+        @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
+        PlainChoices(Map<String, String> byQuestion) {}
+
+        @JsonValue
+        abstract Map<String, String> byQuestion();
     }
 
     /** Text, days and moments of JSON bodies come in by the same rules as those of addresses. */
