@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -110,7 +111,9 @@ final class BenchSchool {
 
     private UUID student(Rosters rosters, String name, UUID inClass) {
         return rosters.addStudent(
-                programId, name, id -> List.of(new Seat(id, inClass, "trumpet", "", FIRST, Optional.empty())));
+                programId,
+                name,
+                id -> List.of(new Seat(id, inClass, new InstrumentCode("trumpet"), "", FIRST, Optional.empty())));
     }
 
     private void fillLibrary() {

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -99,7 +100,7 @@ final class FullSchool {
             students.add(rosters.addStudent(
                     programId,
                     "Player " + i,
-                    id -> List.of(new Seat(id, classId, instrument, "", FIRST, Optional.empty()))));
+                    id -> List.of(new Seat(id, classId, new InstrumentCode(instrument), "", FIRST, Optional.empty()))));
         }
     }
 

@@ -13,6 +13,7 @@ import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -59,7 +60,8 @@ record GridSchool(UUID classId, UUID checkId) {
             rosters.addStudent(
                     programId,
                     "Player Number" + i,
-                    id -> List.of(new Seat(id, schoolClass.id(), "clarinet", "", FIRST, Optional.empty())));
+                    id -> List.of(new Seat(
+                            id, schoolClass.id(), new InstrumentCode("clarinet"), "", FIRST, Optional.empty())));
         }
         Milestone check = new Milestone(
                 Ids.next(),

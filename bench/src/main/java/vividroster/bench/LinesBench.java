@@ -30,6 +30,7 @@ import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Ranges;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.music.Spelling;
@@ -64,8 +65,8 @@ public class LinesBench {
             2000.0);
 
     private InstrumentCatalog catalog;
-    private Map<String, Ranges> ranges;
-    private Map<String, FingeringChart> charts;
+    private Map<InstrumentCode, Ranges> ranges;
+    private Map<InstrumentCode, FingeringChart> charts;
     private Score line;
     private List<String> abc;
     private List<byte[]> musicXml;

@@ -24,6 +24,7 @@ import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.formats.catalog.InstrumentCatalogFile;
 import vividroster.formats.checks.CheckLibraryFile;
 
@@ -130,8 +131,8 @@ class CheckLibraryFileTest {
             }
         }
         assertThat(CHECKS)
-                .filteredOn(c ->
-                        c.topic() == CheckTopic.FIRST_SOUND && c.instruments().contains("percussion"))
+                .filteredOn(c -> c.topic() == CheckTopic.FIRST_SOUND
+                        && c.instruments().contains(new InstrumentCode("percussion")))
                 .allSatisfy(c -> assertThat(c.cautions()).contains(Caution.HEARING));
     }
 
@@ -226,9 +227,9 @@ class CheckLibraryFileTest {
         "xylophone,mallets",
         "marimba,mallets"
     })
-    void anInstrumentHasTheChecksOfItsKin(String instrument, String kin) {
+    void anInstrumentHasTheChecksOfItsKin(InstrumentCode instrument, String kin) {
         Set<String> own = new TreeSet<>(keys(instrument));
-        Set<String> ofKin = new TreeSet<>(keys(kin));
+        Set<String> ofKin = new TreeSet<>(keys(new InstrumentCode(kin)));
         Set<String> differ = new TreeSet<>(own);
         differ.addAll(ofKin);
         differ.removeIf(key -> own.contains(key) && ofKin.contains(key));
@@ -236,7 +237,7 @@ class CheckLibraryFileTest {
         assertThat(own).anyMatch(key -> topicOf(key) == CheckTopic.ASSEMBLY);
     }
 
-    private static List<String> keys(String instrument) {
+    private static List<String> keys(InstrumentCode instrument) {
         return of(CATALOG.withCode(instrument)).stream()
                 .map(TechniqueCheck::key)
                 .toList();

@@ -13,6 +13,7 @@ import vividroster.core.instrument.Fingering.Keys;
 import vividroster.core.instrument.Fingering.OnString;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 import vividroster.formats.catalog.FingeringFile;
 import vividroster.formats.catalog.InstrumentCatalogFile;
@@ -20,7 +21,7 @@ import vividroster.formats.catalog.RangeFile;
 
 class FingeringFileTest {
 
-    private static final Map<String, FingeringChart> CHARTS = FingeringFile.shipped();
+    private static final Map<InstrumentCode, FingeringChart> CHARTS = FingeringFile.shipped();
     private static final InstrumentCatalog CATALOG = InstrumentCatalogFile.shipped();
 
     /** Both spellings a reader may meet. */
@@ -77,7 +78,7 @@ class FingeringFileTest {
                         .map(f -> f.label() + " in " + ((Keys) f).register())
                         .forEach(seen::add);
             }
-            assertThat(seen).as(code).doesNotHaveDuplicates();
+            assertThat(seen).as(code.value()).doesNotHaveDuplicates();
         });
     }
 
@@ -165,7 +166,7 @@ class FingeringFileTest {
         "double-bass,B2,1",
         "double-bass,A3,1"
     })
-    void theUsualWayComesFirst(String instrument, String note, String fingering) {
+    void theUsualWayComesFirst(InstrumentCode instrument, String note, String fingering) {
         assertThat(CHARTS.get(instrument).of(Pitch.named(note)).getFirst().label())
                 .isEqualTo(fingering);
     }
@@ -193,14 +194,14 @@ class FingeringFileTest {
         "violin,D5,3",
         "cello,A3,4"
     })
-    void alternatesFollow(String instrument, String note, String fingering) {
+    void alternatesFollow(InstrumentCode instrument, String note, String fingering) {
         assertThat(CHARTS.get(instrument).of(Pitch.named(note)).stream().map(Fingering::label))
                 .contains(fingering);
     }
 
     @Test
     void aFourthFingerStandsOnTheLowerString() {
-        OnString fourth = CHARTS.get("violin").of(Pitch.named("A4")).stream()
+        OnString fourth = CHARTS.get(new InstrumentCode("violin")).of(Pitch.named("A4")).stream()
                 .map(OnString.class::cast)
                 .filter(f -> f.finger() == 4)
                 .findFirst()
@@ -211,9 +212,12 @@ class FingeringFileTest {
 
     @Test
     void beyondTheChartThereIsNothing() {
-        assertThat(CHARTS.get("trumpet").of(Pitch.named("C1"))).isEmpty();
-        assertThat(CHARTS.get("violin").of(Pitch.named("C3"))).isEmpty();
-        assertThat(CHARTS.get("mallets").of(Pitch.named("C4"))).isEmpty();
+        assertThat(CHARTS.get(new InstrumentCode("trumpet")).of(Pitch.named("C1")))
+                .isEmpty();
+        assertThat(CHARTS.get(new InstrumentCode("violin")).of(Pitch.named("C3")))
+                .isEmpty();
+        assertThat(CHARTS.get(new InstrumentCode("mallets")).of(Pitch.named("C4")))
+                .isEmpty();
     }
 
     /** Expected: the charts of a horn with one side, and of a trombone with the attachment. */
@@ -232,7 +236,7 @@ class FingeringFileTest {
         "trombone,attachment,F3,1,6"
     })
     void anInstrumentBuiltOtherwiseHasItsOwnChart(
-            String instrument, String choice, String note, String first, String alternate) {
+            InstrumentCode instrument, String choice, String note, String first, String alternate) {
         List<String> labels =
                 FingeringFile.charts().get(instrument).byChoice().get(choice).of(Pitch.named(note)).stream()
                         .map(Fingering::label)
@@ -246,7 +250,7 @@ class FingeringFileTest {
     void aTromboneTakesTheSeventhPartialRaisedAlone() {
         for (int midi = 40; midi < 80; midi++) {
             for (Pitch pitch : spellings(midi)) {
-                CHARTS.get("trombone").of(pitch).stream()
+                CHARTS.get(new InstrumentCode("trombone")).of(pitch).stream()
                         .map(Fingering::label)
                         .filter(label -> label.startsWith("+"))
                         .forEach(label -> assertThat(pitch.midi() + " " + label).isIn("67 +2", "66 +3"));
@@ -257,7 +261,7 @@ class FingeringFileTest {
     /** Positions in the order a teacher prefers them: data of the instrument. */
     @ParameterizedTest
     @CsvSource({"violin,E5,0 1 3 5 2 4", "cello,F3,1 4", "cello,G3,1 2 3", "double-bass,C3,1 0"})
-    void positionsArePreferredInTheInstrumentsOrder(String instrument, String note, String positions) {
+    void positionsArePreferredInTheInstrumentsOrder(InstrumentCode instrument, String note, String positions) {
         List<String> order = CHARTS.get(instrument).of(Pitch.named(note)).stream()
                 .map(f -> String.valueOf(((OnString) f).position()))
                 .distinct()

@@ -7,6 +7,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Key;
 import vividroster.core.music.Spelling;
 import vividroster.formats.catalog.InstrumentCatalogFile;
@@ -48,7 +49,7 @@ class InstrumentCatalogFileTest {
         "double-bass, B-flat major",
     })
     void writtenKeyForConcertBFlat(String code, String written) {
-        assertThat(catalog.withCode(code)
+        assertThat(catalog.withCode(new InstrumentCode(code))
                         .writtenKey(Key.named("B-flat major"), Spelling.FLATS_AT_SIX)
                         .name())
                 .isEqualTo(written);
@@ -77,25 +78,25 @@ class InstrumentCatalogFileTest {
         "picc, piccolo",
     })
     void spellingsOnRosters(String spelled, String code) {
-        assertThat(catalog.spelled(spelled).map(Instrument::code)).contains(code);
+        assertThat(catalog.spelled(spelled).map(Instrument::code)).contains(new InstrumentCode(code));
     }
 
     @Test
     void scoreOrderRunsFromPiccoloToDoubleBass() {
         assertThat(catalog.inScoreOrder()).hasSize(29);
-        assertThat(catalog.inScoreOrder().getFirst().code()).isEqualTo("piccolo");
-        assertThat(catalog.inScoreOrder().getLast().code()).isEqualTo("double-bass");
+        assertThat(catalog.inScoreOrder().getFirst().code()).isEqualTo(new InstrumentCode("piccolo"));
+        assertThat(catalog.inScoreOrder().getLast().code()).isEqualTo(new InstrumentCode("double-bass"));
     }
 
     /** Concert A has six signs for an instrument in E-flat: the programme says which. */
     @ParameterizedTest
     @CsvSource({"FLATS_AT_SIX, G-flat major", "SHARPS_AT_SIX, F-sharp major"})
     void sixSignsAreSpelledAsTheProgrammeChose(Spelling spelling, String written) {
-        assertThat(catalog.withCode("alto-saxophone")
+        assertThat(catalog.withCode(new InstrumentCode("alto-saxophone"))
                         .writtenKey(Key.named("A major"), spelling)
                         .name())
                 .isEqualTo(written);
-        assertThat(catalog.withCode("percussion")
+        assertThat(catalog.withCode(new InstrumentCode("percussion"))
                         .writtenKey(Key.named("A major"), spelling)
                         .name())
                 .isEqualTo("A major");

@@ -9,6 +9,7 @@ import vividroster.core.instrument.Family;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.Ranges;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Spelling;
 import vividroster.core.reading.Fitted;
@@ -32,7 +33,7 @@ class RangeFileTest {
     void aBeginnerOnAPitchedInstrumentHasFiveNotesAtLeast() {
         RangeFile.shipped().forEach((code, ranges) -> {
             if (InstrumentCatalogFile.shipped().withCode(code).pitched()) {
-                assertThat(semitones(ranges)).as(code).isGreaterThanOrEqualTo(9);
+                assertThat(semitones(ranges)).as(code.value()).isGreaterThanOrEqualTo(9);
             }
         });
     }
@@ -68,8 +69,8 @@ class RangeFileTest {
         "double-bass,D3"
     })
     void theWholeBookIsReadInOneOctave(String code, String written) {
-        Instrument instrument = InstrumentCatalogFile.shipped().withCode(code);
-        Ranges ranges = RangeFile.shipped().get(code);
+        Instrument instrument = InstrumentCatalogFile.shipped().withCode(new InstrumentCode(code));
+        Ranges ranges = RangeFile.shipped().get(new InstrumentCode(code));
         String concert = instrument.family() == Family.STRING ? "D4" : "Bb3";
         Fitted fitted = Fitted.of(
                 TimedView.of(Read.abc("K:" + (concert.equals("D4") ? "D\nD E F G|A4|" : "Bb\nB, C D E|F4|"))
@@ -88,8 +89,9 @@ class RangeFileTest {
     @CsvSource({"piccolo,D4", "english-horn,B3", "e-flat-clarinet,E3", "bass-clarinet,Eb3", "baritone-saxophone,A3"})
     void theLowestNoteIsTheInstruments(String code, String lowest) {
         Pitch low = Pitch.named(lowest);
-        assertThat(RangeFile.shipped().get(code).full().low()).isEqualTo(low);
-        FingeringChart chart = FingeringFile.shipped().get(code);
+        assertThat(RangeFile.shipped().get(new InstrumentCode(code)).full().low())
+                .isEqualTo(low);
+        FingeringChart chart = FingeringFile.shipped().get(new InstrumentCode(code));
         assertThat(chart.of(low)).isNotEmpty();
         assertThat(chart.of(low.moved(0, -1))).isEmpty();
         assertThat(chart.of(low.moved(-1, -2))).isEmpty();

@@ -28,6 +28,7 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Range;
 import vividroster.core.instrument.Ranges;
 import vividroster.core.music.Beats;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
@@ -217,7 +218,7 @@ class DemoBookTest {
     @MethodSource("tunes")
     void everyNoteOfEveryTuneHasAFingering(Tune tune) {
         boolean strings = tune.volume().equals("strings");
-        Map<String, FingeringChart> charts = FingeringFile.shipped();
+        Map<InstrumentCode, FingeringChart> charts = FingeringFile.shipped();
         for (Instrument instrument : CATALOG.inScoreOrder()) {
             FingeringChart chart = charts.get(instrument.code());
             boolean here = (instrument.family() == Family.STRING) == strings;
@@ -255,16 +256,16 @@ class DemoBookTest {
     }
 
     private static Reading read(Score score, String code, Vocabulary met) {
-        Instrument instrument = CATALOG.withCode(code);
-        Ranges ranges = RangeFile.shipped().get(code);
+        Instrument instrument = CATALOG.withCode(new InstrumentCode(code));
+        Ranges ranges = RangeFile.shipped().get(instrument.code());
         return Reading.of(
-                TimedView.of(score.partOf(code)),
+                TimedView.of(score.partOf(new InstrumentCode(code))),
                 new Reader(
                         instrument.transposition(),
                         ranges.home(),
                         new Compass(ranges.firstYear(), ranges.full()),
                         Figures.FIRST_YEAR,
-                        FingeringFile.shipped().get(code),
+                        FingeringFile.shipped().get(instrument.code()),
                         FourthFinger.EARLY,
                         Spelling.FLATS_AT_SIX,
                         Optional.of(met)));

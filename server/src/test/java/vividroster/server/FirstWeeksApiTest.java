@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vividroster.core.curriculum.SchoolChoices;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.outfit.Review;
 import vividroster.server.outfit.StudentVariant;
 import vividroster.server.outfit.StudentVariants;
@@ -109,7 +110,7 @@ class FirstWeeksApiTest {
                                 id,
                                 school.id("Bo Lund"),
                                 UUID.fromString(check),
-                                "flute",
+                                new InstrumentCode("flute"),
                                 "Helper hold",
                                 "",
                                 SchoolChoices.NONE,

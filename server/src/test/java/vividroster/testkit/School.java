@@ -20,6 +20,7 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.music.Bpm;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Key;
 import vividroster.core.music.Meter;
 import vividroster.core.roster.Seat;
@@ -182,7 +183,13 @@ public final class School {
                                 programId,
                                 name,
                                 studentId -> List.of(classes).stream()
-                                        .map(c -> new Seat(studentId, id(c), instrument, division, FIRST, endsOn))
+                                        .map(c -> new Seat(
+                                                studentId,
+                                                id(c),
+                                                new InstrumentCode(instrument),
+                                                division,
+                                                FIRST,
+                                                endsOn))
                                         .toList()));
     }
 
@@ -215,7 +222,14 @@ public final class School {
                         "Driftwood",
                         List.of(
                                 new BeltSlot(1, "Line", Map.of(BeltSlot.ANY, id("line"))),
-                                new BeltSlot(2, "Sound", Map.of("flute", id("sound"), "trumpet", id("check"))))),
+                                new BeltSlot(
+                                        2,
+                                        "Sound",
+                                        Map.of(
+                                                new InstrumentCode("flute"),
+                                                id("sound"),
+                                                new InstrumentCode("trumpet"),
+                                                id("check"))))),
                 new BeltLook("#B79B78", "diagonal", 1),
                 6);
     }

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 
 /**
  * A named level: an ordered set of slots, each filled per instrument.
@@ -23,7 +24,7 @@ public record Belt(UUID id, String ladder, int rank, String name, List<BeltSlot>
     }
 
     /** The milestones that fill this belt for one instrument, in slot order; a slot with none for it is left out. */
-    public List<UUID> milestonesFor(String instrument) {
+    public List<UUID> milestonesFor(InstrumentCode instrument) {
         return slots.stream()
                 .map(slot -> slot.milestoneFor(instrument))
                 .flatMap(Optional::stream)

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 
 /**
  * One goal of a belt.
@@ -13,13 +14,15 @@ import java.util.UUID;
  * @param fillings milestone by instrument code; {@link #ANY} fills it for every instrument not named
  * @param onlyFor of fillings that are not for everybody the instruments they are for, by milestone
  */
-public record BeltSlot(int ordinal, String name, Map<String, UUID> fillings, Map<UUID, Set<String>> onlyFor) {
+public record BeltSlot(
+        int ordinal, String name, Map<InstrumentCode, UUID> fillings, Map<UUID, Set<InstrumentCode>> onlyFor) {
 
-    public static final String ANY = "any";
+    /** No instrument's code. */
+    public static final InstrumentCode ANY = new InstrumentCode("any");
 
     public BeltSlot {
         fillings = Map.copyOf(fillings);
-        Map<UUID, Set<String>> copied = new HashMap<>();
+        Map<UUID, Set<InstrumentCode>> copied = new HashMap<>();
         onlyFor.forEach((milestone, instruments) -> {
             if (!instruments.isEmpty()) {
                 copied.put(milestone, Set.copyOf(instruments));
@@ -29,7 +32,7 @@ public record BeltSlot(int ordinal, String name, Map<String, UUID> fillings, Map
     }
 
     /** Filled by milestones that are for everybody. */
-    public BeltSlot(int ordinal, String name, Map<String, UUID> fillings) {
+    public BeltSlot(int ordinal, String name, Map<InstrumentCode, UUID> fillings) {
         this(ordinal, name, fillings, Map.of());
     }
 
@@ -37,14 +40,14 @@ public record BeltSlot(int ordinal, String name, Map<String, UUID> fillings, Map
      * What the slot asks of an instrument; empty where it cannot reach it, since nothing fills it or what does is for
      * others. Ordering and earning both ask here, so that a slot is never required of somebody who cannot be set it.
      */
-    public Optional<UUID> milestoneFor(String instrument) {
+    public Optional<UUID> milestoneFor(InstrumentCode instrument) {
         return Optional.ofNullable(fillings.get(instrument))
                 .filter(milestone -> reaches(milestone, instrument))
                 .or(() -> Optional.ofNullable(fillings.get(ANY)).filter(milestone -> reaches(milestone, instrument)));
     }
 
-    private boolean reaches(UUID milestone, String instrument) {
-        Set<String> only = onlyFor.get(milestone);
+    private boolean reaches(UUID milestone, InstrumentCode instrument) {
+        Set<InstrumentCode> only = onlyFor.get(milestone);
         return only == null || only.contains(instrument);
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 
 /**
  * One thing that can be passed.
@@ -22,7 +23,7 @@ public record Milestone(
         String shortName,
         String title,
         boolean instrumentFree,
-        Set<String> appliesTo,
+        Set<InstrumentCode> appliesTo,
         int version,
         PassRule passRule,
         List<Criterion> criteria,
@@ -71,7 +72,7 @@ public record Milestone(
             String shortName,
             String title,
             boolean instrumentFree,
-            Set<String> appliesTo,
+            Set<InstrumentCode> appliesTo,
             int version,
             PassRule passRule,
             List<Criterion> criteria) {
@@ -86,7 +87,7 @@ public record Milestone(
         return earlierRules.getOrDefault(heardVersion, passRule);
     }
 
-    public boolean isFor(String instrument) {
+    public boolean isFor(InstrumentCode instrument) {
         return appliesTo.isEmpty() || appliesTo.contains(instrument);
     }
 }

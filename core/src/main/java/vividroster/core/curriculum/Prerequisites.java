@@ -15,6 +15,7 @@ import org.jgrapht.alg.shortestpath.BFSShortestPath;
 import org.jgrapht.graph.DefaultDirectedGraph;
 import org.jgrapht.graph.DefaultEdge;
 import org.jgrapht.traverse.BreadthFirstIterator;
+import vividroster.core.music.InstrumentCode;
 
 /**
  * What comes before what. Immutable; a graph that goes round in a ring cannot be made.
@@ -52,7 +53,7 @@ public final class Prerequisites<T> {
      * @param instruments codes of the instruments it is for; empty means any
      * @param after what the director put before it; empty when that is inferred from the topics
      */
-    public record Place<T>(T id, CheckTopic topic, Set<String> instruments, Optional<Set<T>> after) {
+    public record Place<T>(T id, CheckTopic topic, Set<InstrumentCode> instruments, Optional<Set<T>> after) {
 
         private boolean meets(Place<T> other) {
             return instruments.isEmpty()

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 
 /**
@@ -33,7 +34,7 @@ public record TechniqueCheck(
         String shortName,
         String title,
         boolean instrumentFree,
-        Set<String> instruments,
+        Set<InstrumentCode> instruments,
         List<String> steps,
         Map<String, Map<String, Map<Integer, String>>> wordings,
         Map<Integer, String> cues,
@@ -44,7 +45,7 @@ public record TechniqueCheck(
         List<Fault> faults,
         Set<Caution> cautions,
         List<Variant> variants,
-        Map<String, Pitch> tones,
+        Map<InstrumentCode, Pitch> tones,
         Guide guide,
         PassRule passRule) {
 
@@ -154,7 +155,7 @@ public record TechniqueCheck(
         }
     }
 
-    public boolean isFor(String instrument) {
+    public boolean isFor(InstrumentCode instrument) {
         return instruments.isEmpty() || instruments.contains(instrument);
     }
 
@@ -239,7 +240,7 @@ public record TechniqueCheck(
      * The checks that apply to an instrument, in teaching order; within a topic those made for it before those for its
      * family, those before the ones for everybody.
      */
-    public static List<TechniqueCheck> applying(Collection<TechniqueCheck> checks, String instrument) {
+    public static List<TechniqueCheck> applying(Collection<TechniqueCheck> checks, InstrumentCode instrument) {
         return checks.stream()
                 .filter(check -> check.isFor(instrument))
                 .sorted(Comparator.comparing(TechniqueCheck::topic)

@@ -2,6 +2,7 @@ package vividroster.core.instrument;
 
 import java.util.List;
 import java.util.Objects;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Key;
 import vividroster.core.music.Spelling;
 import vividroster.core.music.Transposition;
@@ -9,7 +10,7 @@ import vividroster.core.music.Transposition;
 /**
  * One instrument of the catalog.
  *
- * @param code short stable word, lower case with hyphens, for example {@code alto-saxophone}
+ * @param code unique in a catalog
  * @param name as written on screen, for example "Alto saxophone"
  * @param plural for sections, for example "Alto saxophones"
  * @param scoreRank place in score order, smaller is higher on the page; unique in a catalog
@@ -17,7 +18,7 @@ import vividroster.core.music.Transposition;
  * @param aliases other spellings that rosters use
  */
 public record Instrument(
-        String code,
+        InstrumentCode code,
         String name,
         String plural,
         Family family,
@@ -28,9 +29,7 @@ public record Instrument(
         List<String> aliases) {
 
     public Instrument {
-        if (!code.matches("[a-z]+(-[a-z]+)*")) {
-            throw new IllegalArgumentException("code must be lower-case words with hyphens, was \"" + code + "\"");
-        }
+        Objects.requireNonNull(code);
         Objects.requireNonNull(name);
         Objects.requireNonNull(plural);
         Objects.requireNonNull(family);

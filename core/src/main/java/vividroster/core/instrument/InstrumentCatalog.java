@@ -7,13 +7,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.text.Wording;
 
 /** All instruments a programme may use, in score order. Immutable. */
 public final class InstrumentCatalog {
 
     private final List<Instrument> inScoreOrder;
-    private final Map<String, Instrument> byCode;
+    private final Map<InstrumentCode, Instrument> byCode;
     private final Map<String, Instrument> bySpelling;
 
     /** @throws IllegalArgumentException when a code, a score rank or a spelling stands for two instruments */
@@ -30,7 +31,7 @@ public final class InstrumentCatalog {
             if (i > 0 && inScoreOrder.get(i - 1).scoreRank() == instrument.scoreRank()) {
                 throw new IllegalArgumentException("two instruments share the score rank " + instrument.scoreRank());
             }
-            spell(instrument.code().replace('-', ' '), instrument);
+            spell(instrument.code().value().replace('-', ' '), instrument);
             spell(instrument.name(), instrument);
             spell(instrument.plural(), instrument);
             instrument.aliases().forEach(alias -> spell(alias, instrument));
@@ -50,7 +51,7 @@ public final class InstrumentCatalog {
     }
 
     /** @throws IllegalArgumentException when the code is not in the catalog */
-    public Instrument withCode(String code) {
+    public Instrument withCode(InstrumentCode code) {
         Instrument instrument = byCode.get(code);
         if (instrument == null) {
             throw new IllegalArgumentException("no instrument has the code \"" + code + "\"");
@@ -58,7 +59,7 @@ public final class InstrumentCatalog {
         return instrument;
     }
 
-    public boolean has(String code) {
+    public boolean has(InstrumentCode code) {
         return byCode.containsKey(code);
     }
 

@@ -38,7 +38,7 @@ public record Score(String title, Part sounding, Map<Voice, Part> own, Optional<
     }
 
     /** As a division sees it: its part is what the whole section would read. */
-    public Score inDivision(String instrument, int division) {
+    public Score inDivision(InstrumentCode instrument, int division) {
         if (own.keySet().stream().noneMatch(v -> v.instrument().equals(instrument))) {
             return this;
         }
@@ -52,12 +52,12 @@ public record Score(String title, Part sounding, Map<Voice, Part> own, Optional<
     }
 
     /** At concert pitch; where the music divides the section, its first part. */
-    public Part partOf(String instrument) {
+    public Part partOf(InstrumentCode instrument) {
         return partOf(instrument, 0);
     }
 
     /** The same of a division; where it has none of its own the section's, else the nearest above it. */
-    public Part partOf(String instrument, int division) {
+    public Part partOf(InstrumentCode instrument, int division) {
         return Optional.ofNullable(own.get(new Voice(instrument, division)))
                 .or(() -> Optional.ofNullable(own.get(Voice.of(instrument))))
                 .or(() -> own.entrySet().stream()

@@ -6,7 +6,7 @@ package vividroster.core.music;
  * @param instrument code of the catalog
  * @param division 1 for first, 2 for second and so on; 0 where the music divides nothing
  */
-public record Voice(String instrument, int division) {
+public record Voice(InstrumentCode instrument, int division) {
 
     public Voice {
         if (division < 0 || division > 9) {
@@ -15,7 +15,7 @@ public record Voice(String instrument, int division) {
     }
 
     /** Of a whole section. */
-    public static Voice of(String instrument) {
+    public static Voice of(InstrumentCode instrument) {
         return new Voice(instrument, 0);
     }
 }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 
 /**
  * One try by one student, heard by someone on a day. Never changed; a later attempt may correct it.
@@ -21,7 +22,7 @@ public record Attempt(
         UUID studentId,
         UUID milestoneId,
         int milestoneVersion,
-        String instrument,
+        InstrumentCode instrument,
         UUID classId,
         LocalDate heardOn,
         Instant heardAt,

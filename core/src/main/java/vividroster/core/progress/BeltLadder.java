@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import vividroster.core.curriculum.Belt;
+import vividroster.core.music.InstrumentCode;
 
 /** Which belts a student has earned on one instrument. */
 public final class BeltLadder {
@@ -25,7 +26,7 @@ public final class BeltLadder {
     public record Worn(Optional<Belt> worn, Optional<Belt> next) {}
 
     /** Earned when every slot that reaches this instrument is passed or waived; a belt with no slot for it is never earned. */
-    public static boolean isEarned(Belt belt, String instrument, Map<UUID, Standing> standings) {
+    public static boolean isEarned(Belt belt, InstrumentCode instrument, Map<UUID, Standing> standings) {
         List<UUID> milestones = belt.milestonesFor(instrument);
         return !milestones.isEmpty()
                 && milestones.stream()
@@ -35,7 +36,7 @@ public final class BeltLadder {
 
     /** Where a player stands with a belt that is set: passed when it is earned. */
     public static Standing standing(
-            Belt belt, String instrument, Map<UUID, Standing> standings, LocalDate dueOn, LocalDate on) {
+            Belt belt, InstrumentCode instrument, Map<UUID, Standing> standings, LocalDate dueOn, LocalDate on) {
         boolean earned = isEarned(belt, instrument, standings);
         return new Standing(
                 earned ? Standing.State.PASSED : Standing.State.SET,
@@ -47,7 +48,7 @@ public final class BeltLadder {
                 0);
     }
 
-    public Worn worn(String instrument, Map<UUID, Standing> standings) {
+    public Worn worn(InstrumentCode instrument, Map<UUID, Standing> standings) {
         Optional<Belt> worn = Optional.empty();
         for (Belt belt : belts) {
             if (belt.milestonesFor(instrument).isEmpty()) {

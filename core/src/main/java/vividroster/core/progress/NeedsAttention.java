@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 
 /** Whom a director looks after today, and why. */
 public final class NeedsAttention {
@@ -19,10 +20,10 @@ public final class NeedsAttention {
      *
      * @param tries at least {@link Standing#TRIES_THAT_ASK_FOR_A_REMEDY}
      */
-    public record TriedOften(UUID studentId, String instrument, UUID milestoneId, int tries) {}
+    public record TriedOften(UUID studentId, InstrumentCode instrument, UUID milestoneId, int tries) {}
 
     /** Where one player stands with the milestones asked about. */
-    public record Player(UUID studentId, String instrument, Map<UUID, Standing> standings) {}
+    public record Player(UUID studentId, InstrumentCode instrument, Map<UUID, Standing> standings) {}
 
     /** Each player once, with the milestone tried most; who tried most comes first, equals in the order given. */
     public static Capped<TriedOften> afterTries(Collection<Player> players) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import vividroster.core.curriculum.Milestone;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Standing.State;
 import vividroster.core.progress.Trail.Step;
 
@@ -33,7 +34,7 @@ public final class Standings {
 
     /** As {@link #of(Milestone, Trail, String, Terms, LocalDate)}, from all attempts of one student with the milestone. */
     public static Standing of(
-            Milestone milestone, Collection<Attempt> attempts, String instrument, Terms terms, LocalDate on) {
+            Milestone milestone, Collection<Attempt> attempts, InstrumentCode instrument, Terms terms, LocalDate on) {
         return of(milestone, Trail.of(attempts), instrument, terms, on);
     }
 
@@ -42,7 +43,7 @@ public final class Standings {
      * @param instrument the instrument asked about; passes on another count only for instrument-free milestones
      * @param on later attempts are left out, so that any day of the year can be looked back at
      */
-    public static Standing of(Milestone milestone, Trail trail, String instrument, Terms terms, LocalDate on) {
+    public static Standing of(Milestone milestone, Trail trail, InstrumentCode instrument, Terms terms, LocalDate on) {
         int tries = 0;
         Step lastTry = null;
         Step latest = null;

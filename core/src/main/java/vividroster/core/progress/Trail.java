@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import vividroster.core.music.InstrumentCode;
 
 /**
  * What one student's attempts with one milestone come down to once corrections are applied: all that a standing is told
@@ -25,7 +26,7 @@ public record Trail(List<Step> steps) {
      * @param waived an excuse that no longer stands in the way of a belt
      */
     public record Step(
-            String instrument,
+            InstrumentCode instrument,
             LocalDate heardOn,
             int milestoneVersion,
             Evidence evidence,

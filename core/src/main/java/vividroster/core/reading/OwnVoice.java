@@ -1,6 +1,7 @@
 package vividroster.core.reading;
 
 import java.util.List;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
@@ -11,16 +12,16 @@ import vividroster.core.music.Score;
  */
 public final class OwnVoice {
 
-    private static final String HORN = "horn";
+    private static final InstrumentCode HORN = new InstrumentCode("horn");
 
     private OwnVoice() {}
 
-    public static boolean has(Score score, String instrument) {
+    public static boolean has(Score score, InstrumentCode instrument) {
         return score.own().keySet().stream().anyMatch(v -> v.instrument().equals(instrument));
     }
 
     /** At concert pitch. @param lowHorn whether horns begin low */
-    public static Part read(Score score, String instrument, boolean lowHorn) {
+    public static Part read(Score score, InstrumentCode instrument, boolean lowHorn) {
         Part own = score.partOf(instrument);
         boolean alternative = instrument.equals(HORN)
                 && !lowHorn

@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.RowOutcome.Refusal;
 import vividroster.core.roster.RowOutcome.SeatWanted;
 import vividroster.core.text.Lengths;
@@ -42,7 +43,7 @@ public final class RosterPlan {
     /** Numbers that earlier rows of this file give to students, with the name. */
     private final Map<String, String> newNumbers = new HashMap<>();
 
-    private record Taken(int line, String instrument, String division) {}
+    private record Taken(int line, InstrumentCode instrument, String division) {}
 
     public record PlannedRow(RosterRow row, PersonName name, RowOutcome outcome) {}
 

@@ -3,6 +3,7 @@ package vividroster.core.roster;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 
 /** What one row of a roster file will do. */
 public sealed interface RowOutcome {
@@ -22,7 +23,7 @@ public sealed interface RowOutcome {
     /** The row cannot be taken. */
     record Refused(RosterColumn column, Refusal refusal) implements RowOutcome {}
 
-    record SeatWanted(UUID classId, String instrument, String division, LocalDate startsOn) {}
+    record SeatWanted(UUID classId, InstrumentCode instrument, String division, LocalDate startsOn) {}
 
     /** Why a row is refused. The value is what the row says; the rest is what the reader needs to mend it. */
     sealed interface Refusal {

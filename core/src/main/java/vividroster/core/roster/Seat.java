@@ -3,6 +3,7 @@ package vividroster.core.roster;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 
 /**
  * A student's place in a class: one instrument, one division, for a time.
@@ -14,7 +15,7 @@ import java.util.UUID;
 public record Seat(
         UUID studentId,
         UUID classId,
-        String instrument,
+        InstrumentCode instrument,
         String division,
         LocalDate startsOn,
         Optional<LocalDate> endsOn) {

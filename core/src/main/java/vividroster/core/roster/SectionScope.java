@@ -5,6 +5,7 @@ import java.util.UUID;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 
 /**
  * Whom an order or a view is for: always whole sections, never single students, so that a student who joins a section
@@ -44,7 +45,7 @@ public sealed interface SectionScope {
     }
 
     /** One instrument in a class, or one division of it. */
-    record Section(UUID classId, String instrument, Optional<String> division) implements SectionScope {
+    record Section(UUID classId, InstrumentCode instrument, Optional<String> division) implements SectionScope {
         @Override
         public boolean holds(Seat seat, InstrumentCatalog catalog) {
             return seat.classId().equals(classId)
@@ -54,7 +55,7 @@ public sealed interface SectionScope {
     }
 
     /** One instrument in every class: all trumpets of the year. */
-    record InstrumentAcrossClasses(String instrument) implements SectionScope {
+    record InstrumentAcrossClasses(InstrumentCode instrument) implements SectionScope {
         @Override
         public boolean holds(Seat seat, InstrumentCatalog catalog) {
             return seat.instrument().equals(instrument);

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.Seat;
 
 /**
@@ -35,7 +36,7 @@ public record Carried(Whom whom, Optional<UUID> lineId, String place, String pat
     public record OfFamily(Family family) implements Whom {}
 
     /** @param division empty for the whole section */
-    public record OfSection(String instrument, Optional<String> division) implements Whom {}
+    public record OfSection(InstrumentCode instrument, Optional<String> division) implements Whom {}
 
     /** What the holder of a seat carries: the closest of its division, its section, its family, everybody. */
     public static Optional<Carried> closest(List<Carried> carried, Seat seat, InstrumentCatalog catalog) {

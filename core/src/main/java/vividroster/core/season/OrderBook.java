@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.Seat;
 
 /** Which milestones are whose, worked out from the orders: ordering a belt orders what fills its slots. */
@@ -54,7 +55,7 @@ public final class OrderBook {
         return found;
     }
 
-    private void assign(MilestoneOrder order, String instrument, Map<UUID, Assignment> found) {
+    private void assign(MilestoneOrder order, InstrumentCode instrument, Map<UUID, Assignment> found) {
         Belt belt = belts.get(order.milestoneId());
         add(found, order, order.milestoneId(), instrument, Optional.empty());
         if (belt != null) {
@@ -68,7 +69,7 @@ public final class OrderBook {
             Map<UUID, Assignment> found,
             MilestoneOrder order,
             UUID milestoneId,
-            String instrument,
+            InstrumentCode instrument,
             Optional<UUID> belt) {
         Milestone milestone = milestones.get(milestoneId);
         if (milestone != null && milestone.isFor(instrument)) {

@@ -8,11 +8,21 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import vividroster.core.music.InstrumentCode;
 
 class MilestoneTest {
 
     private static Milestone of(MilestoneKind kind, PassRule rule, List<Criterion> criteria) {
-        return new Milestone(UUID.randomUUID(), kind, "Check 1", "Hold", false, Set.of("horn"), 1, rule, criteria);
+        return new Milestone(
+                UUID.randomUUID(),
+                kind,
+                "Check 1",
+                "Hold",
+                false,
+                Set.of(new InstrumentCode("horn")),
+                1,
+                rule,
+                criteria);
     }
 
     private static final Criterion SOUND = new Criterion(1, "Sound", 5, OptionalInt.empty());
@@ -45,9 +55,9 @@ class MilestoneTest {
 
     @Test
     void isForItsInstrumentsOrForAny() {
-        assertThat(of(MilestoneKind.LINE, new PassRule.OneGoodTry(), List.of()).isFor("horn"))
+        assertThat(of(MilestoneKind.LINE, new PassRule.OneGoodTry(), List.of()).isFor(new InstrumentCode("horn")))
                 .isTrue();
-        assertThat(of(MilestoneKind.LINE, new PassRule.OneGoodTry(), List.of()).isFor("tuba"))
+        assertThat(of(MilestoneKind.LINE, new PassRule.OneGoodTry(), List.of()).isFor(new InstrumentCode("tuba")))
                 .isFalse();
     }
 }

@@ -3,13 +3,16 @@ package vividroster.core.curriculum;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import vividroster.core.music.InstrumentCode;
 
 class PrerequisitesTest {
 
@@ -49,7 +52,11 @@ class PrerequisitesTest {
     }
 
     private static Prerequisites.Place<String> place(String id, CheckTopic topic, String... instruments) {
-        return new Prerequisites.Place<>(id, topic, Set.of(instruments), Optional.empty());
+        return new Prerequisites.Place<>(
+                id,
+                topic,
+                Arrays.stream(instruments).map(InstrumentCode::new).collect(Collectors.toSet()),
+                Optional.empty());
     }
 
     @Test
@@ -72,7 +79,10 @@ class PrerequisitesTest {
                 place("sit", CheckTopic.BODY),
                 place("hold", CheckTopic.LEFT_HAND, "horn"),
                 new Prerequisites.Place<>(
-                        "sound", CheckTopic.FIRST_SOUND, Set.of("horn"), Optional.of(Set.of("sit")))));
+                        "sound",
+                        CheckTopic.FIRST_SOUND,
+                        Set.of(new InstrumentCode("horn")),
+                        Optional.of(Set.of("sit")))));
         assertThat(order.directlyBefore("sound")).containsExactly("sit");
         assertThat(Prerequisites.ofChecks(List.of(new Prerequisites.Place<>(
                                 "free", CheckTopic.FIRST_TUNE, Set.of(), Optional.of(Set.<String>of()))))

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import vividroster.core.music.InstrumentCode;
 
 class TechniqueCheckTest {
 
@@ -19,7 +20,7 @@ class TechniqueCheckTest {
                 "Left hand",
                 "Trumpet: the left hand carries",
                 false,
-                Set.of("trumpet"),
+                Set.of(new InstrumentCode("trumpet")),
                 List.of("Carry", "Little finger"),
                 wordings,
                 Map.of(),
@@ -121,8 +122,8 @@ class TechniqueCheckTest {
     @Test
     void itIsForItsInstrumentsOrForAny() {
         TechniqueCheck check = check(List.of("Carries", "Straight"), new PassRule.AllCriteria(), Map.of());
-        assertThat(check.isFor("trumpet")).isTrue();
-        assertThat(check.isFor("horn")).isFalse();
+        assertThat(check.isFor(new InstrumentCode("trumpet"))).isTrue();
+        assertThat(check.isFor(new InstrumentCode("horn"))).isFalse();
         assertThat(check.asCriteria()).extracting(Criterion::ordinal).containsExactly(1, 2);
     }
 
@@ -134,7 +135,7 @@ class TechniqueCheckTest {
                 "Hold",
                 "Flute: shelf",
                 false,
-                Set.of("flute"),
+                Set.of(new InstrumentCode("flute")),
                 List.of("Index finger makes the shelf", "Thumb under"),
                 Map.of("flute-first-notes", Map.of("helper-hold", Map.of(1, "A helper carries the end"))),
                 cues,
@@ -236,7 +237,9 @@ class TechniqueCheckTest {
     void theInstrumentsOwnChecksComeBeforeItsFamilysAndThoseForAll() {
         TechniqueCheck everybody = check(List.of("Any"), new PassRule.AllCriteria(), Map.of());
         TechniqueCheck flute = full(Map.of(), Set.of(), new PassRule.AllCriteria(), List.of());
-        assertThat(TechniqueCheck.applying(List.of(everybody, flute), "flute")).contains(flute);
-        assertThat(TechniqueCheck.applying(List.of(flute), "tuba")).isEmpty();
+        assertThat(TechniqueCheck.applying(List.of(everybody, flute), new InstrumentCode("flute")))
+                .contains(flute);
+        assertThat(TechniqueCheck.applying(List.of(flute), new InstrumentCode("tuba")))
+                .isEmpty();
     }
 }

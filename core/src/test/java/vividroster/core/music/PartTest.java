@@ -103,16 +103,18 @@ class PartTest {
     @Test
     void aPartOfItsOwnStandsMeasureByMeasureBesideTheOthers() {
         Part all = part(Key.named("C major"), Pitch.named("C4"));
-        Score score =
-                new Score("Foghorn", all, Map.of(Voice.of("tuba"), part(Key.named("C major"), Pitch.named("C2"))));
-        assertThat(score.partOf("tuba").pitches()).containsExactly(Pitch.named("C2"));
-        assertThat(score.partOf("flute")).isEqualTo(all);
+        Score score = new Score(
+                "Foghorn",
+                all,
+                Map.of(Voice.of(new InstrumentCode("tuba")), part(Key.named("C major"), Pitch.named("C2"))));
+        assertThat(score.partOf(new InstrumentCode("tuba")).pitches()).containsExactly(Pitch.named("C2"));
+        assertThat(score.partOf(new InstrumentCode("flute"))).isEqualTo(all);
         Part longer = new Part(
                 all.key(),
                 all.meter(),
                 Optional.empty(),
                 List.of(all.measures().getFirst(), all.measures().getFirst()));
-        assertThatThrownBy(() -> new Score("x", all, Map.of(Voice.of("tuba"), longer)))
+        assertThatThrownBy(() -> new Score("x", all, Map.of(Voice.of(new InstrumentCode("tuba")), longer)))
                 .hasMessage("the part of the tuba has 2 measures, the others 1");
     }
 
@@ -121,14 +123,21 @@ class PartTest {
         Part all = part(Key.named("C major"), Pitch.named("C4"));
         Part first = part(Key.named("C major"), Pitch.named("G4"));
         Part second = part(Key.named("C major"), Pitch.named("E4"));
-        Score score = new Score("Duet", all, Map.of(new Voice("flute", 1), first, new Voice("flute", 2), second));
-        assertThat(score.partOf("flute")).isEqualTo(first);
-        assertThat(score.partOf("flute", 2)).isEqualTo(second);
-        assertThat(score.partOf("flute", 3))
+        Score score = new Score(
+                "Duet",
+                all,
+                Map.of(
+                        new Voice(new InstrumentCode("flute"), 1),
+                        first,
+                        new Voice(new InstrumentCode("flute"), 2),
+                        second));
+        assertThat(score.partOf(new InstrumentCode("flute"))).isEqualTo(first);
+        assertThat(score.partOf(new InstrumentCode("flute"), 2)).isEqualTo(second);
+        assertThat(score.partOf(new InstrumentCode("flute"), 3))
                 .as("thirds read the second where there is no third")
                 .isEqualTo(second);
-        assertThat(score.partOf("oboe", 2)).isEqualTo(all);
-        Score whole = new Score("Unison", all, Map.of(Voice.of("flute"), first));
-        assertThat(whole.partOf("flute", 2)).isEqualTo(first);
+        assertThat(score.partOf(new InstrumentCode("oboe"), 2)).isEqualTo(all);
+        Score whole = new Score("Unison", all, Map.of(Voice.of(new InstrumentCode("flute")), first));
+        assertThat(whole.partOf(new InstrumentCode("flute"), 2)).isEqualTo(first);
     }
 }

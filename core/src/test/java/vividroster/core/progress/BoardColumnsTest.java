@@ -3,14 +3,17 @@ package vividroster.core.progress;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.BoardColumns.Column;
 import vividroster.core.progress.BoardColumns.Wanted;
 
@@ -25,7 +28,7 @@ class BoardColumnsTest {
                 name,
                 name,
                 false,
-                Set.of(instruments),
+                Arrays.stream(instruments).map(InstrumentCode::new).collect(Collectors.toSet()),
                 1,
                 new PassRule.AllCriteria(),
                 List.of(new Criterion(1, "Seen", 1, java.util.OptionalInt.empty())));

@@ -17,6 +17,7 @@ import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Trail.Step;
 
 class PassJudgeTest {
@@ -111,7 +112,12 @@ class PassJudgeTest {
     /** A try on the n-th day. */
     private static Step attempt(Milestone milestone, int version, Outcome outcome, int day) {
         return new Step(
-                "trumpet", LocalDate.of(2026, 9, 21).plusDays(day), version, Evidence.LIVE_ALONE, outcome, false);
+                new InstrumentCode("trumpet"),
+                LocalDate.of(2026, 9, 21).plusDays(day),
+                version,
+                Evidence.LIVE_ALONE,
+                outcome,
+                false);
     }
 
     private static Milestone edited(PassRule before, PassRule now) {

@@ -17,6 +17,7 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Pressing.AllHeard;
 import vividroster.core.progress.Pressing.Asked;
 import vividroster.core.progress.Pressing.CarriedOver;
@@ -89,13 +90,15 @@ class PressingTest {
         UUID hold = new UUID(2, 1);
         UUID sound = new UUID(2, 2);
         Capped<NeedsAttention.TriedOften> found = NeedsAttention.afterTries(List.of(
-                new NeedsAttention.Player(ana, "flute", Map.of(hold, standing(State.TRIED, 3))),
+                new NeedsAttention.Player(ana, new InstrumentCode("flute"), Map.of(hold, standing(State.TRIED, 3))),
                 new NeedsAttention.Player(
-                        bo, "horn", Map.of(hold, standing(State.TRIED, 4), sound, standing(State.TRIED, 6)))));
+                        bo,
+                        new InstrumentCode("horn"),
+                        Map.of(hold, standing(State.TRIED, 4), sound, standing(State.TRIED, 6)))));
         assertThat(found.shown())
                 .containsExactly(
-                        new NeedsAttention.TriedOften(bo, "horn", sound, 6),
-                        new NeedsAttention.TriedOften(ana, "flute", hold, 3));
+                        new NeedsAttention.TriedOften(bo, new InstrumentCode("horn"), sound, 6),
+                        new NeedsAttention.TriedOften(ana, new InstrumentCode("flute"), hold, 3));
         assertThat(found.more()).isZero();
     }
 
@@ -103,8 +106,10 @@ class PressingTest {
     void twoTriesOrAPassAskForNothing() {
         UUID ana = new UUID(1, 1);
         assertThat(NeedsAttention.afterTries(List.of(
-                                new NeedsAttention.Player(ana, "flute", Map.of(ana, standing(State.TRIED, 2))),
-                                new NeedsAttention.Player(ana, "oboe", Map.of(ana, standing(State.PASSED, 9)))))
+                                new NeedsAttention.Player(
+                                        ana, new InstrumentCode("flute"), Map.of(ana, standing(State.TRIED, 2))),
+                                new NeedsAttention.Player(
+                                        ana, new InstrumentCode("oboe"), Map.of(ana, standing(State.PASSED, 9)))))
                         .shown())
                 .isEmpty();
     }

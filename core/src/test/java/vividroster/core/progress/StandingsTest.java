@@ -20,6 +20,7 @@ import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Standing.State;
 import vividroster.core.progress.Standings.Terms;
 
@@ -37,15 +38,20 @@ class StandingsTest {
     }
 
     private static Attempt heard(int day, Outcome outcome) {
-        return heard(day, outcome, Evidence.LIVE_ALONE, "trumpet");
+        return heard(day, outcome, Evidence.LIVE_ALONE, new InstrumentCode("trumpet"));
     }
 
-    private static Attempt heard(int day, Outcome outcome, Evidence evidence, String instrument) {
+    private static Attempt heard(int day, Outcome outcome, Evidence evidence, InstrumentCode instrument) {
         return entry(day, outcome, evidence, instrument, false, Optional.empty());
     }
 
     private static Attempt entry(
-            int day, Outcome outcome, Evidence evidence, String instrument, boolean waived, Optional<UUID> corrects) {
+            int day,
+            Outcome outcome,
+            Evidence evidence,
+            InstrumentCode instrument,
+            boolean waived,
+            Optional<UUID> corrects) {
         LocalDate on = MONDAY.plusDays(day);
         Instant at = on.atTime(10, 0).toInstant(ZoneOffset.UTC);
         return new Attempt(
@@ -66,14 +72,15 @@ class StandingsTest {
     }
 
     private static Standing of(Attempt... attempts) {
-        return Standings.of(LINE, List.of(attempts), "trumpet", SET, FRIDAY);
+        return Standings.of(LINE, List.of(attempts), new InstrumentCode("trumpet"), SET, FRIDAY);
     }
 
     @Test
     void notHeardIsNoFailure() {
         assertThat(of().state()).isEqualTo(State.SET);
         assertThat(of().tries()).isZero();
-        assertThat(Standings.of(LINE, List.of(), "trumpet", Terms.UNSET, FRIDAY).state())
+        assertThat(Standings.of(LINE, List.of(), new InstrumentCode("trumpet"), Terms.UNSET, FRIDAY)
+                        .state())
                 .isEqualTo(State.NOT_SET);
     }
 
@@ -109,7 +116,8 @@ class StandingsTest {
     @Test
     void anExcuseFillsASlotOnlyWhenWaived() {
         assertThat(of(heard(0, Outcome.EXCUSED)).fillsSlot()).isFalse();
-        Standing waived = of(entry(0, Outcome.EXCUSED, Evidence.LIVE_ALONE, "trumpet", true, Optional.empty()));
+        Standing waived = of(
+                entry(0, Outcome.EXCUSED, Evidence.LIVE_ALONE, new InstrumentCode("trumpet"), true, Optional.empty()));
         assertThat(waived.fillsSlot()).isTrue();
         assertThat(waived.isPassed()).isFalse();
     }
@@ -118,10 +126,10 @@ class StandingsTest {
     void carriesOverTheDayAfterItWasDue() {
         Attempt notYet = heard(0, Outcome.NOT_YET);
         assertThat(of(notYet).carriedOver()).isFalse();
-        Standing later = Standings.of(LINE, List.of(notYet), "trumpet", SET, FRIDAY.plusDays(1));
+        Standing later = Standings.of(LINE, List.of(notYet), new InstrumentCode("trumpet"), SET, FRIDAY.plusDays(1));
         assertThat(later.carriedOver()).isTrue();
-        Standing passedLate =
-                Standings.of(LINE, List.of(notYet, heard(6, Outcome.PASS)), "trumpet", SET, FRIDAY.plusDays(7));
+        Standing passedLate = Standings.of(
+                LINE, List.of(notYet, heard(6, Outcome.PASS)), new InstrumentCode("trumpet"), SET, FRIDAY.plusDays(7));
         assertThat(passedLate.carriedOver()).isFalse();
     }
 
@@ -141,20 +149,20 @@ class StandingsTest {
     @Test
     void looksBackAtAnyDay() {
         List<Attempt> attempts = List.of(heard(0, Outcome.NOT_YET), heard(3, Outcome.PASS));
-        assertThat(Standings.of(LINE, attempts, "trumpet", SET, MONDAY.plusDays(2))
+        assertThat(Standings.of(LINE, attempts, new InstrumentCode("trumpet"), SET, MONDAY.plusDays(2))
                         .state())
                 .isEqualTo(State.TRIED);
-        assertThat(Standings.of(LINE, attempts, "trumpet", SET, MONDAY.plusDays(3))
+        assertThat(Standings.of(LINE, attempts, new InstrumentCode("trumpet"), SET, MONDAY.plusDays(3))
                         .state())
                 .isEqualTo(State.PASSED);
     }
 
     @Test
     void aPassCountsOnItsOwnInstrumentUnlessInstrumentFree() {
-        Attempt onHorn = heard(0, Outcome.PASS, Evidence.LIVE_ALONE, "horn");
+        Attempt onHorn = heard(0, Outcome.PASS, Evidence.LIVE_ALONE, new InstrumentCode("horn"));
         assertThat(of(onHorn).state()).isEqualTo(State.SET);
         Milestone posture = milestone(MilestoneKind.LINE, new PassRule.OneGoodTry(), true, List.of());
-        assertThat(Standings.of(posture, List.of(onHorn), "trumpet", SET, FRIDAY)
+        assertThat(Standings.of(posture, List.of(onHorn), new InstrumentCode("trumpet"), SET, FRIDAY)
                         .state())
                 .isEqualTo(State.PASSED);
     }
@@ -162,17 +170,22 @@ class StandingsTest {
     @Nested
     class EvidenceOfItsOwnKind {
 
-        private final Attempt substitute = heard(0, Outcome.PASS, Evidence.SUBSTITUTE, "trumpet");
-        private final Attempt partner = heard(0, Outcome.PASS, Evidence.PARTNER_CHECK, "trumpet");
+        private final Attempt substitute = heard(0, Outcome.PASS, Evidence.SUBSTITUTE, new InstrumentCode("trumpet"));
+        private final Attempt partner = heard(0, Outcome.PASS, Evidence.PARTNER_CHECK, new InstrumentCode("trumpet"));
 
         @Test
         void aSubstitutePassesOnlyWhereAcceptedAndIsNeverHidden() {
             assertThat(of(substitute).state()).isEqualTo(State.TRIED);
             Terms accepting = new Terms(EnumSet.allOf(Evidence.class), Optional.of(FRIDAY));
-            assertThat(Standings.of(LINE, List.of(substitute), "trumpet", accepting, FRIDAY)
+            assertThat(Standings.of(LINE, List.of(substitute), new InstrumentCode("trumpet"), accepting, FRIDAY)
                             .state())
                     .isEqualTo(State.PASSED_BY_SUBSTITUTE);
-            assertThat(Standings.of(LINE, List.of(substitute, heard(2, Outcome.PASS)), "trumpet", accepting, FRIDAY)
+            assertThat(Standings.of(
+                                    LINE,
+                                    List.of(substitute, heard(2, Outcome.PASS)),
+                                    new InstrumentCode("trumpet"),
+                                    accepting,
+                                    FRIDAY)
                             .state())
                     .isEqualTo(State.PASSED);
         }
@@ -190,15 +203,33 @@ class StandingsTest {
         @Test
         void undoingTakesTheAttemptAway() {
             Attempt pass = heard(1, Outcome.PASS);
-            Attempt undo = entry(1, Outcome.UNDONE, Evidence.LIVE_ALONE, "trumpet", false, Optional.of(pass.id()));
+            Attempt undo = entry(
+                    1,
+                    Outcome.UNDONE,
+                    Evidence.LIVE_ALONE,
+                    new InstrumentCode("trumpet"),
+                    false,
+                    Optional.of(pass.id()));
             assertThat(of(pass, undo).state()).isEqualTo(State.SET);
         }
 
         @Test
         void aCorrectionReplacesAndMayBeCorrectedAgain() {
             Attempt first = heard(1, Outcome.PASS);
-            Attempt second = entry(1, Outcome.NOT_YET, Evidence.LIVE_ALONE, "trumpet", false, Optional.of(first.id()));
-            Attempt third = entry(1, Outcome.PASS, Evidence.LIVE_ALONE, "trumpet", false, Optional.of(second.id()));
+            Attempt second = entry(
+                    1,
+                    Outcome.NOT_YET,
+                    Evidence.LIVE_ALONE,
+                    new InstrumentCode("trumpet"),
+                    false,
+                    Optional.of(first.id()));
+            Attempt third = entry(
+                    1,
+                    Outcome.PASS,
+                    Evidence.LIVE_ALONE,
+                    new InstrumentCode("trumpet"),
+                    false,
+                    Optional.of(second.id()));
             assertThat(of(first, second).state()).isEqualTo(State.TRIED);
             assertThat(of(first, second).tries()).isEqualTo(1);
             assertThat(of(first, second, third).state()).isEqualTo(State.PASSED);
@@ -210,12 +241,19 @@ class StandingsTest {
             List<Attempt> arriving = new ArrayList<>(List.of(
                     heard(0, Outcome.NOT_YET),
                     first,
-                    entry(1, Outcome.NOT_YET, Evidence.LIVE_ALONE, "trumpet", false, Optional.of(first.id())),
+                    entry(
+                            1,
+                            Outcome.NOT_YET,
+                            Evidence.LIVE_ALONE,
+                            new InstrumentCode("trumpet"),
+                            false,
+                            Optional.of(first.id())),
                     heard(2, Outcome.EXCUSED),
                     heard(3, Outcome.NOT_YET)));
-            Standing expected = Standings.of(LINE, arriving, "trumpet", SET, FRIDAY);
+            Standing expected = Standings.of(LINE, arriving, new InstrumentCode("trumpet"), SET, FRIDAY);
             java.util.Collections.shuffle(arriving, new java.util.Random(seed));
-            assertThat(Standings.of(LINE, arriving, "trumpet", SET, FRIDAY)).isEqualTo(expected);
+            assertThat(Standings.of(LINE, arriving, new InstrumentCode("trumpet"), SET, FRIDAY))
+                    .isEqualTo(expected);
         }
     }
 
@@ -234,7 +272,7 @@ class StandingsTest {
                         STUDENT,
                         firstSound.id(),
                         1,
-                        "flute",
+                        new InstrumentCode("flute"),
                         WINDS,
                         MONDAY,
                         at,
@@ -245,7 +283,7 @@ class StandingsTest {
                         false,
                         Optional.empty()));
             }
-            return Standings.of(firstSound, attempts, "flute", SET, FRIDAY);
+            return Standings.of(firstSound, attempts, new InstrumentCode("flute"), SET, FRIDAY);
         }
 
         @Test

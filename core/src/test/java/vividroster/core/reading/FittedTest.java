@@ -18,6 +18,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import vividroster.core.instrument.HomeOctave;
 import vividroster.core.instrument.Range;
 import vividroster.core.music.Beats;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Key;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Meter;
@@ -218,22 +219,28 @@ class FittedTest {
     void hornsReadTheirOwnLineWhereTheyBeginLow() {
         Part everybody = Lines.notes("B-flat major", "4/4", "Bb3 C4 D4*2");
         Part low = Lines.notes("B-flat major", "4/4", "F3 G3 A3*2");
-        Score score = new Score("", everybody, Map.of(Voice.of("horn"), low));
-        assertThat(OwnVoice.read(score, "horn", true)).isSameAs(low);
-        assertThat(OwnVoice.read(score, "horn", false)).isSameAs(everybody);
-        assertThat(OwnVoice.read(score, "trumpet", true)).isSameAs(everybody);
-        assertThat(OwnVoice.has(score, "horn")).isTrue();
-        assertThat(OwnVoice.has(score, "trumpet")).isFalse();
+        Score score = new Score("", everybody, Map.of(Voice.of(new InstrumentCode("horn")), low));
+        assertThat(OwnVoice.read(score, new InstrumentCode("horn"), true)).isSameAs(low);
+        assertThat(OwnVoice.read(score, new InstrumentCode("horn"), false)).isSameAs(everybody);
+        assertThat(OwnVoice.read(score, new InstrumentCode("trumpet"), true)).isSameAs(everybody);
+        assertThat(OwnVoice.has(score, new InstrumentCode("horn"))).isTrue();
+        assertThat(OwnVoice.has(score, new InstrumentCode("trumpet"))).isFalse();
     }
 
     @Test
     void aHornPartAmongOthersAndAMeasureForHornsAloneAreReadByAll() {
         Part everybody = Lines.notes("B-flat major", "4/4", "Bb3 C4 D4*2 | r*4");
         Part horn = Lines.notes("B-flat major", "4/4", "r*4 | F3 G3 A3*2");
-        assertThat(OwnVoice.read(new Score("", everybody, Map.of(Voice.of("horn"), horn)), "horn", false))
+        assertThat(OwnVoice.read(
+                        new Score("", everybody, Map.of(Voice.of(new InstrumentCode("horn")), horn)),
+                        new InstrumentCode("horn"),
+                        false))
                 .isSameAs(horn);
         Part steady = Lines.notes("B-flat major", "4/4", "F3 G3 A3*2 | r*4");
-        Score full = new Score("", everybody, Map.of(Voice.of("horn"), steady, Voice.of("flute"), everybody));
-        assertThat(OwnVoice.read(full, "horn", false)).isSameAs(steady);
+        Score full = new Score(
+                "",
+                everybody,
+                Map.of(Voice.of(new InstrumentCode("horn")), steady, Voice.of(new InstrumentCode("flute")), everybody));
+        assertThat(OwnVoice.read(full, new InstrumentCode("horn"), false)).isSameAs(steady);
     }
 }

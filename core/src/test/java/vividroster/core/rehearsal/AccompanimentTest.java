@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
@@ -71,10 +72,20 @@ class AccompanimentTest {
     void aDivisionIsReadAsTheSectionsPart() {
         Part first = Lines.notes("C major", "4/4", "E4*4 | E4*4 | E4*4 | E4*4");
         Part second = Lines.notes("C major", "4/4", "r*4 | C4*4 | C4*4 | C4*4");
-        Score score = new Score("", TUNE, Map.of(new Voice("trumpet", 1), first, new Voice("trumpet", 2), second));
-        assertThat(score.inDivision("trumpet", 2).partOf("trumpet")).isEqualTo(second);
-        assertThat(score.inDivision("trumpet", 1).partOf("trumpet")).isEqualTo(first);
-        assertThat(score.inDivision("flute", 2).partOf("flute")).isEqualTo(TUNE);
+        Score score = new Score(
+                "",
+                TUNE,
+                Map.of(
+                        new Voice(new InstrumentCode("trumpet"), 1),
+                        first,
+                        new Voice(new InstrumentCode("trumpet"), 2),
+                        second));
+        assertThat(score.inDivision(new InstrumentCode("trumpet"), 2).partOf(new InstrumentCode("trumpet")))
+                .isEqualTo(second);
+        assertThat(score.inDivision(new InstrumentCode("trumpet"), 1).partOf(new InstrumentCode("trumpet")))
+                .isEqualTo(first);
+        assertThat(score.inDivision(new InstrumentCode("flute"), 2).partOf(new InstrumentCode("flute")))
+                .isEqualTo(TUNE);
         assertThatThrownBy(() -> new Score("", TUNE, Map.of(), Optional.of(Lines.notes("C major", "4/4", "C3*4"))))
                 .hasMessage("the accompaniment has 1 measures, the others 4");
     }

@@ -17,6 +17,7 @@ import vividroster.core.instrument.Family;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.Range;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
 import vividroster.core.music.Pitch;
@@ -30,7 +31,7 @@ class EasySlursTest {
 
     private static Player trombone(Set<Integer> met) {
         Instrument instrument = new Instrument(
-                "trombone",
+                new InstrumentCode("trombone"),
                 "Trombone",
                 "Trombones",
                 Family.BRASS,
@@ -107,7 +108,15 @@ class EasySlursTest {
     @Test
     void aWoodwindWithoutChartSlursNeighbours() {
         Instrument flute = new Instrument(
-                "flute", "Flute", "Flutes", Family.WOODWIND, Clef.TREBLE, new Transposition(0, 0), 1, true, List.of());
+                new InstrumentCode("flute"),
+                "Flute",
+                "Flutes",
+                Family.WOODWIND,
+                Clef.TREBLE,
+                new Transposition(0, 0),
+                1,
+                true,
+                List.of());
         List<List<String>> figures = figures(new Player(flute, Range.parse("D4-C6"), FingeringChart.NONE), 7, 4);
         assertThat(figures).isNotEmpty();
         for (List<String> notes : figures) {

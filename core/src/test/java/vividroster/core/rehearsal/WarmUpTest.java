@@ -28,6 +28,7 @@ import vividroster.core.instrument.KeyChart;
 import vividroster.core.instrument.Range;
 import vividroster.core.instrument.StringChart;
 import vividroster.core.music.Beats;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Key;
 import vividroster.core.music.Mode;
 import vividroster.core.music.Note.Mark;
@@ -55,7 +56,15 @@ class WarmUpTest {
     private static Player player(
             String code, Family family, int steps, int semitones, String stage, FingeringChart chart) {
         Instrument instrument = new Instrument(
-                code, code, code, family, Clef.TREBLE, new Transposition(steps, semitones), 1, true, List.of());
+                new InstrumentCode(code),
+                code,
+                code,
+                family,
+                Clef.TREBLE,
+                new Transposition(steps, semitones),
+                1,
+                true,
+                List.of());
         return new Player(instrument, Range.parse(stage), chart);
     }
 

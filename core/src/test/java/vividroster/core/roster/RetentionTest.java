@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import vividroster.core.music.InstrumentCode;
 
 class RetentionTest {
 
@@ -19,7 +20,7 @@ class RetentionTest {
         return new Seat(
                 new UUID(0, 1),
                 new UUID(0, 2),
-                "flute",
+                new InstrumentCode("flute"),
                 "",
                 LocalDate.of(2020, 8, 17),
                 Optional.ofNullable(endsOn).map(LocalDate::parse));

@@ -14,6 +14,7 @@ import vividroster.core.instrument.Clef;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Transposition;
 import vividroster.core.roster.RowOutcome.Refusal;
 
@@ -29,10 +30,19 @@ class RosterPlanTest {
 
     private static Instrument instrument(String code, String name, int rank, List<String> aliases) {
         return new Instrument(
-                code, name, name + "s", Family.BRASS, Clef.TREBLE, Transposition.CONCERT, rank, true, aliases);
+                new InstrumentCode(code),
+                name,
+                name + "s",
+                Family.BRASS,
+                Clef.TREBLE,
+                Transposition.CONCERT,
+                rank,
+                true,
+                aliases);
     }
 
-    private final Seat ilsesSeat = new Seat(ILSE, WINDS, "trumpet", "", LocalDate.of(2026, 8, 17), Optional.empty());
+    private final Seat ilsesSeat =
+            new Seat(ILSE, WINDS, new InstrumentCode("trumpet"), "", LocalDate.of(2026, 8, 17), Optional.empty());
     private final Roster roster =
             roster(List.of(new Roster.Student(ILSE, "Ilse Marangi", Optional.empty())), List.of(ilsesSeat));
 
@@ -73,7 +83,7 @@ class RosterPlanTest {
     void aNewNameIsANewStudentFromToday() {
         RowOutcome.NewStudent student =
                 (RowOutcome.NewStudent) outcome(row(2, "Wren Halloran", "beginning winds", "French Horn"));
-        assertThat(student.seat()).isEqualTo(new RowOutcome.SeatWanted(WINDS, "horn", "", TODAY));
+        assertThat(student.seat()).isEqualTo(new RowOutcome.SeatWanted(WINDS, new InstrumentCode("horn"), "", TODAY));
     }
 
     @Test
@@ -97,7 +107,7 @@ class RosterPlanTest {
         assertThat(outcome(row(2, "Ilse Marangi", "Beginning Winds", "horn")))
                 .isInstanceOfSatisfying(RowOutcome.Move.class, move -> {
                     assertThat(move.from()).isEqualTo(ilsesSeat);
-                    assertThat(move.seat().instrument()).isEqualTo("horn");
+                    assertThat(move.seat().instrument()).isEqualTo(new InstrumentCode("horn"));
                 });
         RosterRow early = new RosterRow(2, "Ilse Marangi", "", "Beginning Winds", "horn", "", "2026-08-17");
         assertThat(refusal(early)).isEqualTo(new Refusal.MoveBeforeSeatBegan(LocalDate.of(2026, 8, 17)));
@@ -189,8 +199,9 @@ class RosterPlanTest {
         UUID wrenId = UUID.randomUUID();
         List<Roster.Student> students = new ArrayList<>(roster.students());
         students.add(new Roster.Student(wrenId, "Wren Halloran", Optional.empty()));
-        Roster after =
-                roster(students, List.of(ilsesSeat, new Seat(wrenId, WINDS, "horn", "", TODAY, Optional.empty())));
+        Roster after = roster(
+                students,
+                List.of(ilsesSeat, new Seat(wrenId, WINDS, new InstrumentCode("horn"), "", TODAY, Optional.empty())));
         assertThat(RosterPlan.of(List.of(wren), after, CATALOG, TODAY)
                         .getFirst()
                         .outcome())

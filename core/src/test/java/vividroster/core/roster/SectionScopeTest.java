@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import vividroster.core.instrument.Clef;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Transposition;
 import vividroster.core.roster.SectionScope.FamilyOfClass;
 import vividroster.core.roster.SectionScope.InstrumentAcrossClasses;
@@ -24,7 +25,15 @@ class SectionScopeTest {
     private static final UUID HERE = UUID.randomUUID();
     private static final UUID THERE = UUID.randomUUID();
     private static final Instrument HORN = new Instrument(
-            "horn", "Horn", "Horns", Family.BRASS, Clef.TREBLE, Transposition.CONCERT, 1, true, List.of());
+            new InstrumentCode("horn"),
+            "Horn",
+            "Horns",
+            Family.BRASS,
+            Clef.TREBLE,
+            Transposition.CONCERT,
+            1,
+            true,
+            List.of());
 
     static Stream<Arguments> scopes() {
         return Stream.of(
@@ -33,12 +42,12 @@ class SectionScopeTest {
                 Arguments.of(new FamilyOfClass(HERE, Family.BRASS), true),
                 Arguments.of(new FamilyOfClass(HERE, Family.STRING), false),
                 Arguments.of(new FamilyOfClass(THERE, Family.BRASS), false),
-                Arguments.of(new Section(HERE, "horn", Optional.empty()), true),
-                Arguments.of(new Section(HERE, "horn", Optional.of("First")), true),
-                Arguments.of(new Section(HERE, "tuba", Optional.empty()), false),
-                Arguments.of(new Section(THERE, "horn", Optional.empty()), false),
-                Arguments.of(new InstrumentAcrossClasses("horn"), true),
-                Arguments.of(new InstrumentAcrossClasses("tuba"), false));
+                Arguments.of(new Section(HERE, new InstrumentCode("horn"), Optional.empty()), true),
+                Arguments.of(new Section(HERE, new InstrumentCode("horn"), Optional.of("First")), true),
+                Arguments.of(new Section(HERE, new InstrumentCode("tuba"), Optional.empty()), false),
+                Arguments.of(new Section(THERE, new InstrumentCode("horn"), Optional.empty()), false),
+                Arguments.of(new InstrumentAcrossClasses(new InstrumentCode("horn")), true),
+                Arguments.of(new InstrumentAcrossClasses(new InstrumentCode("tuba")), false));
     }
 
     @ParameterizedTest

@@ -15,6 +15,7 @@ import vividroster.core.instrument.Clef;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Transposition;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.Seat;
@@ -31,7 +32,15 @@ class CarriedTest {
 
     private static Instrument instrument(String code, Family family, int rank) {
         return new Instrument(
-                code, code, code + "s", family, Clef.TREBLE, new Transposition(0, 0), rank, true, List.of());
+                new InstrumentCode(code),
+                code,
+                code + "s",
+                family,
+                Clef.TREBLE,
+                new Transposition(0, 0),
+                rank,
+                true,
+                List.of());
     }
 
     private static Carried carried(Carried.Whom whom, String place) {
@@ -41,8 +50,8 @@ class CarriedTest {
     private static final List<Carried> WEEKLY = List.of(
             carried(new Carried.Everybody(), "where it lies"),
             carried(new Carried.OfFamily(Family.STRING), "first position"),
-            carried(new Carried.OfSection("violin", Optional.empty()), "third position"),
-            carried(new Carried.OfSection("violin", Optional.of("First")), "fifth position"));
+            carried(new Carried.OfSection(new InstrumentCode("violin"), Optional.empty()), "third position"),
+            carried(new Carried.OfSection(new InstrumentCode("violin"), Optional.of("First")), "fifth position"));
 
     @ParameterizedTest
     @CsvSource({
@@ -52,7 +61,7 @@ class CarriedTest {
         "cello, '', first position",
         "trumpet, '', where it lies"
     })
-    void theClosestIsCarried(String instrument, String division, String place) {
+    void theClosestIsCarried(InstrumentCode instrument, String division, String place) {
         Seat seat =
                 new Seat(UUID.randomUUID(), CLASS, instrument, division, LocalDate.of(2026, 8, 17), Optional.empty());
         assertThat(Carried.closest(WEEKLY, seat, CATALOG).map(Carried::place)).contains(place);
@@ -63,7 +72,13 @@ class CarriedTest {
 
     @Test
     void nothingIsCarriedWhereNothingIsSaid() {
-        Seat trumpet = new Seat(UUID.randomUUID(), CLASS, "trumpet", "", LocalDate.of(2026, 8, 17), Optional.empty());
+        Seat trumpet = new Seat(
+                UUID.randomUUID(),
+                CLASS,
+                new InstrumentCode("trumpet"),
+                "",
+                LocalDate.of(2026, 8, 17),
+                Optional.empty());
         assertThat(Carried.closest(WEEKLY.subList(1, 4), trumpet, CATALOG)).isEmpty();
     }
 

@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.BeltSlot;
@@ -19,6 +21,7 @@ import vividroster.core.instrument.Clef;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Transposition;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.Seat;
@@ -38,14 +41,31 @@ class OrderBookTest {
 
     private static Instrument instrument(String code, Family family, int rank) {
         return new Instrument(
-                code, code, code + "s", family, Clef.TREBLE, Transposition.CONCERT, rank, true, List.of());
+                new InstrumentCode(code),
+                code,
+                code + "s",
+                family,
+                Clef.TREBLE,
+                Transposition.CONCERT,
+                rank,
+                true,
+                List.of());
     }
 
     private static Milestone milestone(MilestoneKind kind, PassRule rule, String... appliesTo) {
-        return new Milestone(UUID.randomUUID(), kind, "4", "Tide line", false, Set.of(appliesTo), 1, rule, List.of());
+        return new Milestone(
+                UUID.randomUUID(),
+                kind,
+                "4",
+                "Tide line",
+                false,
+                Arrays.stream(appliesTo).map(InstrumentCode::new).collect(Collectors.toSet()),
+                1,
+                rule,
+                List.of());
     }
 
-    private static Seat seat(UUID classId, String instrument, String division, LocalDate from, LocalDate to) {
+    private static Seat seat(UUID classId, InstrumentCode instrument, String division, LocalDate from, LocalDate to) {
         return new Seat(STUDENT, classId, instrument, division, from, Optional.ofNullable(to));
     }
 
@@ -60,7 +80,7 @@ class OrderBookTest {
     }
 
     private final Milestone line = milestone(MilestoneKind.LINE, new PassRule.OneGoodTry());
-    private final Seat trumpet = seat(WINDS, "trumpet", "Second", MONDAY.minusDays(20), null);
+    private final Seat trumpet = seat(WINDS, new InstrumentCode("trumpet"), "Second", MONDAY.minusDays(20), null);
 
     @Test
     void reachesWholeSections() {
@@ -70,27 +90,40 @@ class OrderBookTest {
                 .isNotEmpty();
         assertThat(assigned(line, new SectionScope.FamilyOfClass(WINDS, Family.WOODWIND), trumpet))
                 .isEmpty();
-        assertThat(assigned(line, new SectionScope.Section(WINDS, "trumpet", Optional.empty()), trumpet))
+        assertThat(assigned(
+                        line,
+                        new SectionScope.Section(WINDS, new InstrumentCode("trumpet"), Optional.empty()),
+                        trumpet))
                 .isNotEmpty();
-        assertThat(assigned(line, new SectionScope.Section(WINDS, "trumpet", Optional.of("Second")), trumpet))
+        assertThat(assigned(
+                        line,
+                        new SectionScope.Section(WINDS, new InstrumentCode("trumpet"), Optional.of("Second")),
+                        trumpet))
                 .isNotEmpty();
-        assertThat(assigned(line, new SectionScope.Section(WINDS, "trumpet", Optional.of("First")), trumpet))
+        assertThat(assigned(
+                        line,
+                        new SectionScope.Section(WINDS, new InstrumentCode("trumpet"), Optional.of("First")),
+                        trumpet))
                 .isEmpty();
-        assertThat(assigned(line, new SectionScope.InstrumentAcrossClasses("trumpet"), trumpet))
+        assertThat(assigned(line, new SectionScope.InstrumentAcrossClasses(new InstrumentCode("trumpet")), trumpet))
                 .isNotEmpty();
-        assertThat(assigned(line, new SectionScope.InstrumentAcrossClasses("tuba"), trumpet))
+        assertThat(assigned(line, new SectionScope.InstrumentAcrossClasses(new InstrumentCode("tuba")), trumpet))
                 .isEmpty();
     }
 
     @Test
     void whoJoinsLaterHasItWhileItIsDueAndWhoLeftDoesNot() {
         SectionScope tutti = new SectionScope.Tutti(WINDS);
-        assertThat(assigned(line, tutti, seat(WINDS, "tuba", "", FRIDAY, null))).isNotEmpty();
-        assertThat(assigned(line, tutti, seat(WINDS, "tuba", "", FRIDAY.plusDays(1), null)))
+        assertThat(assigned(line, tutti, seat(WINDS, new InstrumentCode("tuba"), "", FRIDAY, null)))
+                .isNotEmpty();
+        assertThat(assigned(line, tutti, seat(WINDS, new InstrumentCode("tuba"), "", FRIDAY.plusDays(1), null)))
                 .isEmpty();
-        assertThat(assigned(line, tutti, seat(WINDS, "tuba", "", MONDAY.minusDays(9), MONDAY.minusDays(1))))
+        assertThat(assigned(
+                        line,
+                        tutti,
+                        seat(WINDS, new InstrumentCode("tuba"), "", MONDAY.minusDays(9), MONDAY.minusDays(1))))
                 .isEmpty();
-        assertThat(assigned(line, tutti, seat(WINDS, "tuba", "", MONDAY.minusDays(9), MONDAY)))
+        assertThat(assigned(line, tutti, seat(WINDS, new InstrumentCode("tuba"), "", MONDAY.minusDays(9), MONDAY)))
                 .isNotEmpty();
     }
 
@@ -111,7 +144,7 @@ class OrderBookTest {
                 "Shell",
                 List.of(
                         new BeltSlot(1, "First tune", Map.of(BeltSlot.ANY, line.id())),
-                        new BeltSlot(2, "Sound", Map.of("tuba", tubaSound.id()))));
+                        new BeltSlot(2, "Sound", Map.of(new InstrumentCode("tuba"), tubaSound.id()))));
         OrderBook book = new OrderBook(
                 List.of(order(belt, new SectionScope.Tutti(WINDS))),
                 List.of(belt, line, tubaSound),
@@ -121,7 +154,7 @@ class OrderBookTest {
         Map<UUID, Assignment> forTrumpet = book.assignments(List.of(trumpet), FRIDAY);
         assertThat(forTrumpet).containsOnlyKeys(belt.id(), line.id());
         assertThat(forTrumpet.get(line.id()).belt()).contains(belt.id());
-        assertThat(book.assignments(List.of(seat(WINDS, "tuba", "", MONDAY, null)), FRIDAY))
+        assertThat(book.assignments(List.of(seat(WINDS, new InstrumentCode("tuba"), "", MONDAY, null)), FRIDAY))
                 .containsOnlyKeys(belt.id(), line.id(), tubaSound.id());
     }
 
@@ -137,7 +170,8 @@ class OrderBookTest {
         OrderBook book = new OrderBook(
                 List.of(order(line, new SectionScope.Tutti(WINDS)), lenient), List.of(line), List.of(), CATALOG);
         Assignment joined = book.assignments(
-                        List.of(trumpet, seat(JAZZ, "trumpet", "", MONDAY.minusDays(9), null)), FRIDAY)
+                        List.of(trumpet, seat(JAZZ, new InstrumentCode("trumpet"), "", MONDAY.minusDays(9), null)),
+                        FRIDAY)
                 .get(line.id());
         assertThat(joined.setOn()).isEqualTo(MONDAY.minusDays(1));
         assertThat(joined.dueOn()).isEqualTo(FRIDAY);

@@ -16,6 +16,7 @@ import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.KeyChart;
 import vividroster.core.instrument.StringChart;
 import vividroster.core.instrument.StringChart.Hand;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 
 /**
@@ -35,44 +36,45 @@ public final class FingeringFile {
     public record Charts(FingeringChart usual, Map<String, FingeringChart> byChoice) {}
 
     /** The usual ones by instrument code, in score order. */
-    public static Map<String, FingeringChart> shipped() {
-        Map<String, FingeringChart> usual = new LinkedHashMap<>();
+    public static Map<InstrumentCode, FingeringChart> shipped() {
+        Map<InstrumentCode, FingeringChart> usual = new LinkedHashMap<>();
         charts().forEach((instrument, charts) -> usual.put(instrument, charts.usual()));
         return usual;
     }
 
     /** All by instrument code, in score order. */
-    public static Map<String, Charts> charts() {
-        Map<String, Map<Integer, List<Fingering>>> keys = keys();
-        Map<String, Charts> charts = new LinkedHashMap<>();
+    public static Map<InstrumentCode, Charts> charts() {
+        Map<InstrumentCode, Map<Integer, List<Fingering>>> keys = keys();
+        Map<InstrumentCode, Charts> charts = new LinkedHashMap<>();
         for (CSVRecord row : CatalogRows.of("charts.csv")) {
             FingeringChart chart = chart(row, keys);
+            InstrumentCode instrument = new InstrumentCode(row.get("instrument"));
             String choice = row.get("choice");
             if (choice.isEmpty()) {
-                charts.put(row.get("instrument"), new Charts(chart, new LinkedHashMap<>()));
+                charts.put(instrument, new Charts(chart, new LinkedHashMap<>()));
             } else {
-                charts.get(row.get("instrument")).byChoice().put(choice, chart);
+                charts.get(instrument).byChoice().put(choice, chart);
             }
         }
         return charts;
     }
 
-    private static Map<String, Map<Integer, List<Fingering>>> keys() {
-        Map<String, Map<Integer, List<Fingering>>> keys = new HashMap<>();
+    private static Map<InstrumentCode, Map<Integer, List<Fingering>>> keys() {
+        Map<InstrumentCode, Map<Integer, List<Fingering>>> keys = new HashMap<>();
         for (CSVRecord row : CatalogRows.of("keys.csv")) {
             List<Fingering> ways = new ArrayList<>();
             ways.add(keys(row.get("fingering"), row.get("register")));
             Arrays.stream(row.get("alternates").split(" / "))
                     .filter(way -> !way.isBlank())
                     .forEach(way -> ways.add(keys(way, row.get("register"))));
-            keys.computeIfAbsent(row.get("instrument"), i -> new HashMap<>())
+            keys.computeIfAbsent(new InstrumentCode(row.get("instrument")), i -> new HashMap<>())
                     .put(Pitch.named(row.get("note")).midi(), List.copyOf(ways));
         }
         return keys;
     }
 
-    private static FingeringChart chart(CSVRecord row, Map<String, Map<Integer, List<Fingering>>> keys) {
-        String instrument = row.get("instrument");
+    private static FingeringChart chart(CSVRecord row, Map<InstrumentCode, Map<Integer, List<Fingering>>> keys) {
+        InstrumentCode instrument = new InstrumentCode(row.get("instrument"));
         if (row.get("kind").equals("keys")) {
             return new KeyChart(keys.get(instrument));
         }
@@ -101,10 +103,10 @@ public final class FingeringFile {
 
     /** @param base the kin's code, and the lowest of its notes there is here; own fingerings take the place of the kin's */
     private static KeyChart like(
-            String[] base, Map<Integer, List<Fingering>> own, Map<String, Map<Integer, List<Fingering>>> keys) {
+            String[] base, Map<Integer, List<Fingering>> own, Map<InstrumentCode, Map<Integer, List<Fingering>>> keys) {
         int lowest = base.length < 2 ? 0 : Pitch.named(base[1]).midi();
         Map<Integer, List<Fingering>> chart = new HashMap<>();
-        keys.get(base[0]).forEach((midi, ways) -> {
+        keys.get(new InstrumentCode(base[0])).forEach((midi, ways) -> {
             if (midi >= lowest) {
                 chart.put(midi, ways);
             }

@@ -7,6 +7,7 @@ import vividroster.core.instrument.Clef;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Transposition;
 
 /** The instrument catalog as it ships: {@code instruments.csv}, one instrument a row. */
@@ -25,7 +26,7 @@ public final class InstrumentCatalogFile {
                 .filter(alias -> !alias.isBlank())
                 .toList();
         return new Instrument(
-                row.get("code"),
+                new InstrumentCode(row.get("code")),
                 row.get("name"),
                 row.get("plural"),
                 Family.valueOf(row.get("family")),

@@ -7,6 +7,7 @@ import vividroster.core.instrument.HomeOctave;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Range;
 import vividroster.core.instrument.Ranges;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 
 /**
@@ -19,12 +20,12 @@ public final class RangeFile {
     private RangeFile() {}
 
     /** By instrument code, in score order. */
-    public static Map<String, Ranges> shipped() {
-        Map<String, Ranges> ranges = new LinkedHashMap<>();
+    public static Map<InstrumentCode, Ranges> shipped() {
+        Map<InstrumentCode, Ranges> ranges = new LinkedHashMap<>();
         InstrumentCatalog catalog = InstrumentCatalogFile.shipped();
         CatalogRows.of("ranges.csv")
                 .forEach(row -> ranges.put(
-                        row.get("instrument"),
+                        new InstrumentCode(row.get("instrument")),
                         new Ranges(
                                 home(row, catalog),
                                 Range.parse(row.get("beginner")),
@@ -39,6 +40,7 @@ public final class RangeFile {
                 : HomeOctave.of(
                         Pitch.named(row.get("concert")),
                         Pitch.named(row.get("home")),
-                        catalog.withCode(row.get("instrument")).transposition());
+                        catalog.withCode(new InstrumentCode(row.get("instrument")))
+                                .transposition());
     }
 }

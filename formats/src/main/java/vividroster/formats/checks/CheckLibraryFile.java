@@ -29,6 +29,7 @@ import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 
 /** The starter checks and the questions between schools that ship with the product, as YAML. */
@@ -157,9 +158,10 @@ public final class CheckLibraryFile {
                 : Optional.of(new Measured(words.get("name"), words.get("unit"), Double.parseDouble(words.get("aim"))));
     }
 
-    private static Map<String, Pitch> tones(Node node) {
-        Map<String, Pitch> tones = new LinkedHashMap<>();
-        node.words("tones").forEach((instrument, pitch) -> tones.put(instrument, Pitch.named(pitch)));
+    private static Map<InstrumentCode, Pitch> tones(Node node) {
+        Map<InstrumentCode, Pitch> tones = new LinkedHashMap<>();
+        node.words("tones")
+                .forEach((instrument, pitch) -> tones.put(new InstrumentCode(instrument), Pitch.named(pitch)));
         return tones;
     }
 
@@ -173,8 +175,8 @@ public final class CheckLibraryFile {
         return node.texts("mustSee").stream().map(Integer::valueOf).collect(Collectors.toSet());
     }
 
-    private static Set<String> instruments(List<String> names, InstrumentCatalog catalog) {
-        Set<String> codes = new LinkedHashSet<>();
+    private static Set<InstrumentCode> instruments(List<String> names, InstrumentCatalog catalog) {
+        Set<InstrumentCode> codes = new LinkedHashSet<>();
         for (String name : names) {
             if (name.startsWith("family:")) {
                 Family family = Family.valueOf(name.substring(7));
@@ -183,7 +185,7 @@ public final class CheckLibraryFile {
                         .map(Instrument::code)
                         .forEach(codes::add);
             } else {
-                codes.add(catalog.withCode(name).code());
+                codes.add(catalog.withCode(new InstrumentCode(name)).code());
             }
         }
         return codes;

@@ -11,6 +11,7 @@ import java.util.Objects;
 import org.yaml.snakeyaml.LoaderOptions;
 import org.yaml.snakeyaml.Yaml;
 import org.yaml.snakeyaml.constructor.SafeConstructor;
+import vividroster.core.music.InstrumentCode;
 
 /** Names of the parts of every instrument, for a quiz on nine drawings by kind. */
 public final class PartsFile {
@@ -29,8 +30,8 @@ public final class PartsFile {
     public record Part(int number, String name, boolean never) {}
 
     /** By instrument. */
-    public static Map<String, Parts> shipped() {
-        Map<String, Parts> all = new LinkedHashMap<>();
+    public static Map<InstrumentCode, Parts> shipped() {
+        Map<InstrumentCode, Parts> all = new LinkedHashMap<>();
         for (Node node : nodes()) {
             List<String> never = node.texts("never");
             node.map("names").forEach((instrument, names) -> {
@@ -42,7 +43,7 @@ public final class PartsFile {
                         parts.add(new Part(number, String.valueOf(name), never.contains(String.valueOf(number))));
                     }
                 }
-                all.put(instrument, new Parts(node.text("kind"), List.copyOf(parts)));
+                all.put(new InstrumentCode(instrument), new Parts(node.text("kind"), List.copyOf(parts)));
             });
         }
         return all;

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.music.Voice;
@@ -121,7 +122,7 @@ public record LineFile(String title, List<FilePart> parts, List<LeftOut> leftOut
             voice.ifPresent(v -> count.merge(v, 1, Integer::sum));
         }
         Map<String, Optional<Voice>> numbered = new LinkedHashMap<>();
-        Map<String, Set<Integer>> taken = new TreeMap<>();
+        Map<InstrumentCode, Set<Integer>> taken = new TreeMap<>();
         asked.forEach((id, voice) -> {
             Optional<Voice> own = voice.flatMap(v -> {
                 Set<Integer> divisions = taken.computeIfAbsent(v.instrument(), i -> new HashSet<>());
@@ -151,9 +152,9 @@ public record LineFile(String title, List<FilePart> parts, List<LeftOut> leftOut
         int slash = chosen.indexOf('/');
         return Optional.of(
                 slash < 0
-                        ? Voice.of(chosen)
+                        ? Voice.of(new InstrumentCode(chosen))
                         : new Voice(
-                                chosen.substring(0, slash),
+                                new InstrumentCode(chosen.substring(0, slash)),
                                 Integer.parseInt(chosen.substring(slash + 1).replaceAll("\\D+|^$", "0"))));
     }
 

@@ -9,6 +9,7 @@ import java.util.Set;
 import vividroster.core.instrument.Clef;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Transposition;
 import vividroster.core.music.Voice;
 import vividroster.core.text.Wording;
@@ -35,7 +36,7 @@ public final class PartNames {
             Map.entry("fourth", 4));
 
     /** Seldom met, and never without its name: what else sounds a fifth lower is a horn. */
-    private static final Set<String> ALWAYS_NAMED = Set.of("english-horn");
+    private static final Set<InstrumentCode> ALWAYS_NAMED = Set.of(new InstrumentCode("english-horn"));
 
     private static final Set<String> ASIDE = Set.of("solo", "tutti", "part", "section", "the", "in", "and");
 
@@ -140,17 +141,18 @@ public final class PartNames {
     }
 
     private static boolean related(Instrument other, Instrument named, List<String> words) {
-        String last = last(named.code().replaceAll("-treble$", ""));
-        return last(other.code().replaceAll("-treble$", "")).equals(last) || shares(other, words);
+        String last = last(named.code());
+        return last(other.code()).equals(last) || shares(other, words);
     }
 
-    private static String last(String code) {
-        return code.substring(code.lastIndexOf('-') + 1);
+    private static String last(InstrumentCode code) {
+        String words = code.value().replaceAll("-treble$", "");
+        return words.substring(words.lastIndexOf('-') + 1);
     }
 
     /** Whether a word of the name is one of the instrument's own. */
     private static boolean shares(Instrument instrument, List<String> words) {
-        Set<String> own = new LinkedHashSet<>(List.of(instrument.code().split("-")));
+        Set<String> own = new LinkedHashSet<>(List.of(instrument.code().value().split("-")));
         own.addAll(List.of(Wording.fold(instrument.plural()).split(" ")));
         instrument
                 .aliases()

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
@@ -258,8 +259,10 @@ class AbcFileTest {
                 Read.abcFile("X:1\nM:4/4\nL:1/4\nV:all\nV:Trumpet\nV:c2 name=\"Bb Clarinet 2\"\nV:x nm=Piano\nK:C\n"
                         + "V:all\nC4|\nV:Trumpet\nE4|\nV:c2\nG4|\nV:x\n[CEG]4|\n");
         Score score = file.score();
-        assertThat(score.own()).containsOnlyKeys(Voice.of("trumpet"), new Voice("clarinet", 2));
-        assertThat(score.partOf("trumpet").pitches()).containsExactly(Pitch.named("E4"));
+        assertThat(score.own())
+                .containsOnlyKeys(
+                        Voice.of(new InstrumentCode("trumpet")), new Voice(new InstrumentCode("clarinet"), 2));
+        assertThat(score.partOf(new InstrumentCode("trumpet")).pitches()).containsExactly(Pitch.named("E4"));
         assertThat(file.leftOut(Choices.NONE)).extracting(LeftOut::words).containsExactly("the part Piano");
         assertThatThrownBy(() -> file.score(new Choices(Map.of("x", "tuba"))))
                 .as("its chords matter where it is used")
@@ -278,7 +281,7 @@ class AbcFileTest {
     void voicesMayChangeInsideALineOfText() {
         Score score = Read.abc(HEAD + "[V:a]C4|[V:Horn]E4|\n[V:a]D4|\n[V:Horn]F4|\n");
         assertThat(names(score.sounding())).isEqualTo("C4 D4");
-        assertThat(names(score.partOf("horn"))).isEqualTo("E4 F4");
+        assertThat(names(score.partOf(new InstrumentCode("horn")))).isEqualTo("E4 F4");
     }
 
     @Test
@@ -289,7 +292,7 @@ class AbcFileTest {
         assertThat(part.measures()).extracting(Measure::number).containsExactly(1, 1, 2);
         assertThat(part.keyAt(0).fifths()).isZero();
         assertThat(part.keyAt(1).fifths()).isEqualTo(2);
-        TimedView horn = TimedView.of(score.partOf("horn"));
+        TimedView horn = TimedView.of(score.partOf(new InstrumentCode("horn")));
         assertThat(horn.timeline().notes()).extracting(n -> n.length().value()).containsExactly(2.0, 4.0);
         assertThat(TimedView.of(part).bars())
                 .extracting(b -> b.begins().value())

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vividroster.core.music.Beats;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
 import vividroster.core.music.Note.Mark;
@@ -166,8 +167,12 @@ class AbcReaderTest {
     @Test
     void aVoiceNamedAfterAnInstrumentIsItsOwnPart() {
         Score score = read("V:all\nB4|c4|\nV:percussion\nB B B B|z4|\n");
-        assertThat(score.own()).containsOnlyKeys(Voice.of("percussion"));
-        assertThat(score.partOf("percussion").measures().getFirst().notes()).hasSize(4);
+        assertThat(score.own()).containsOnlyKeys(Voice.of(new InstrumentCode("percussion")));
+        assertThat(score.partOf(new InstrumentCode("percussion"))
+                        .measures()
+                        .getFirst()
+                        .notes())
+                .hasSize(4);
         assertThat(score.title()).isEqualTo("First light");
     }
 

@@ -14,6 +14,7 @@ import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Range;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
@@ -90,7 +91,7 @@ class AbcTypingTest {
 
     private static void workWith(Score score, String text) {
         Part part = score.sounding();
-        Range range = RangeFile.shipped().get("flute").firstYear();
+        Range range = RangeFile.shipped().get(new InstrumentCode("flute")).firstYear();
         TimedView view = TimedView.of(part);
         assertThat(view.roadmap().isPresent())
                 .as(text)
@@ -99,12 +100,12 @@ class AbcTypingTest {
                 .as(text)
                 .isEqualTo(view.roadmap().isEmpty() || struck(part).isEmpty());
         Echoes.within(view);
-        FingeringChart chart = FingeringFile.shipped().get("flute");
+        FingeringChart chart = FingeringFile.shipped().get(new InstrumentCode("flute"));
         Reading.of(
                 view,
                 new Reader(
                         Transposition.CONCERT,
-                        RangeFile.shipped().get("flute").home(),
+                        RangeFile.shipped().get(new InstrumentCode("flute")).home(),
                         Compass.of(range),
                         Figures.BEGINNER,
                         chart,

@@ -5,13 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import vividroster.core.instrument.Instrument;
+import vividroster.core.music.InstrumentCode;
 import vividroster.formats.catalog.InstrumentCatalogFile;
 import vividroster.formats.checks.PartsFile.Part;
 import vividroster.formats.checks.PartsFile.Parts;
 
 class PartsFileTest {
 
-    private static final Map<String, Parts> PARTS = PartsFile.shipped();
+    private static final Map<InstrumentCode, Parts> PARTS = PartsFile.shipped();
 
     @Test
     void everyInstrumentHasItsPartsOnOneOfNineDrawings() {
@@ -30,11 +31,11 @@ class PartsFileTest {
 
     @Test
     void whatIsNeverTouchedIsAmongThem() {
-        assertThat(PARTS.get("violin").parts())
+        assertThat(PARTS.get(new InstrumentCode("violin")).parts())
                 .filteredOn(Part::never)
                 .extracting(Part::name)
                 .containsExactly("peg", "bridge", "fine tuner");
-        assertThat(PARTS.get("double-bass").parts())
+        assertThat(PARTS.get(new InstrumentCode("double-bass")).parts())
                 .extracting(Part::number)
                 .as("no fine tuner")
                 .doesNotContain(7);

@@ -20,6 +20,7 @@ import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.formats.catalog.InstrumentCatalogFile;
 
 /** What the starter checks must say: a reason, from where it is seen, every point of the job, no contradiction. */
@@ -187,7 +188,7 @@ class WhatChecksSayTest {
         "bass-clarinet-sound,bass-clarinet",
         "first-tune-plucked,double-bass"
     })
-    void theCheckIsThere(String key, String instrument) {
+    void theCheckIsThere(String key, InstrumentCode instrument) {
         assertThat(CHECKS).containsKey(key);
         assertThat(CHECKS.get(key).isFor(instrument)).isTrue();
     }

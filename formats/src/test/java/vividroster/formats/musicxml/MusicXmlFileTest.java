@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Part;
 import vividroster.core.music.Pitch;
@@ -137,7 +138,10 @@ class MusicXmlFileTest {
         assertThat(names(score.sounding())).isEqualTo("C5*8 | F#5*8");
         assertThat(score.sounding().keyAt(1).fifths()).isEqualTo(2);
         assertThat(score.sounding().measures()).extracting(Measure::number).containsExactly(1, 1);
-        assertThat(TimedView.of(score.partOf("oboe")).timeline().notes()).hasSize(1);
+        assertThat(TimedView.of(score.partOf(new InstrumentCode("oboe")))
+                        .timeline()
+                        .notes())
+                .hasSize(1);
     }
 
     @ParameterizedTest
@@ -248,20 +252,25 @@ class MusicXmlFileTest {
                         "Violin", chord.replace("<chord/>", "").replaceFirst("<note>.*?</note>", "")),
                 false);
         Score score = file.score();
-        assertThat(score.own()).containsOnlyKeys(new Voice("flute", 1), new Voice("flute", 2), Voice.of("violin"));
-        assertThat(names(score.partOf("flute"))).isEqualTo("C5*16");
-        assertThat(names(score.partOf("flute", 2))).isEqualTo("A4*16");
+        assertThat(score.own())
+                .containsOnlyKeys(
+                        new Voice(new InstrumentCode("flute"), 1),
+                        new Voice(new InstrumentCode("flute"), 2),
+                        Voice.of(new InstrumentCode("violin")));
+        assertThat(names(score.partOf(new InstrumentCode("flute")))).isEqualTo("C5*16");
+        assertThat(names(score.partOf(new InstrumentCode("flute"), 2))).isEqualTo("A4*16");
         assertThat(leftOut(file)).containsExactly("the part Piano");
         assertThat(file.parts()).extracting(p -> p.refused().isPresent()).containsExactly(false, false, true, false);
         assertThatThrownBy(() -> file.score(new Choices(Map.of("P3", "tuba")))).hasMessageContaining("has a chord");
         assertThat(file.score(new Choices(Map.of("P2", "oboe", "P4", "nobody"))).own())
-                .containsOnlyKeys(new Voice("flute", 1), Voice.of("oboe"));
+                .containsOnlyKeys(new Voice(new InstrumentCode("flute"), 1), Voice.of(new InstrumentCode("oboe")));
         assertThat(names(file.only("P2").sounding())).isEqualTo("A4*16");
         assertThat(names(file.only("violin").sounding())).isEqualTo("E4*16");
         LineFile twins = Read.xmlFile(
                 file("Flute", measure(1, head(""), note("C5", 16)), "Flute", measure(1, head(""), note("A4", 16))),
                 false);
-        assertThat(twins.score().own()).containsOnlyKeys(new Voice("flute", 1), new Voice("flute", 2));
+        assertThat(twins.score().own())
+                .containsOnlyKeys(new Voice(new InstrumentCode("flute"), 1), new Voice(new InstrumentCode("flute"), 2));
     }
 
     @Test
@@ -324,7 +333,7 @@ class MusicXmlFileTest {
                                 + measure(2, note("C5", 16))),
                 false);
         assertThat(TimedView.of(file.score().sounding()).timeline().seconds()).isCloseTo(2 + 1 + 2, within(1e-9));
-        Part oboe = file.score().partOf("oboe");
+        Part oboe = file.score().partOf(new InstrumentCode("oboe"));
         Part again = Read.xmlFile(MusicXmlWriter.writeConcert("T", oboe), false)
                 .score()
                 .sounding();
@@ -456,13 +465,13 @@ class MusicXmlFileTest {
     void unpitchedPercussionIsWrittenAndReadAgain() {
         Part strokes = Strokes.of(
                 TimedView.of(Read.abc("K:Bb\nM:4/4\nL:1/4\nB, C D2|F4|").sounding()), true);
-        String xml = MusicXmlWriter.write("Strokes", strokes, Read.CATALOG.withCode("percussion"));
+        String xml = MusicXmlWriter.write("Strokes", strokes, Read.CATALOG.withCode(new InstrumentCode("percussion")));
         assertThat(xml)
                 .contains("<sign>percussion</sign>", "<display-step>B</display-step><display-octave>4</display-octave>")
                 .contains("<tremolo type=\"single\">3</tremolo>")
                 .doesNotContain("<key>", "<pitch>");
         assertThat(Read.xml(xml.getBytes(StandardCharsets.UTF_8), false)
-                        .partOf("percussion")
+                        .partOf(new InstrumentCode("percussion"))
                         .measures())
                 .extracting(Measure::notes)
                 .isEqualTo(strokes.measures().stream().map(Measure::notes).toList());

@@ -19,6 +19,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
@@ -115,7 +116,7 @@ class MusicXmlTest {
                 "double-bass"
             })
     void writtenForAnInstrumentItSoundsTheSame(String code) {
-        Instrument instrument = CATALOG.withCode(code);
+        Instrument instrument = CATALOG.withCode(new InstrumentCode(code));
         Part sounding = Read.abc("M:4/4\nL:1/4\nK:Bb\nB c d e|^f f =e2|").sounding();
         Part written = sounding.writtenFor(instrument.transposition());
         Score back = read(MusicXmlWriter.write("x", written, instrument));

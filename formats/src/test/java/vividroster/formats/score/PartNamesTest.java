@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vividroster.core.instrument.Clef;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Transposition;
 import vividroster.core.music.Voice;
 import vividroster.formats.Read;
@@ -63,7 +64,7 @@ class PartNamesTest {
         "Part 2,-7,TREBLE,horn,2",
         "'',-21,TREBLE,baritone-saxophone,0"
     })
-    void whosePartItIs(String name, int semitones, Clef clef, String instrument, int division) {
+    void whosePartItIs(String name, int semitones, Clef clef, InstrumentCode instrument, int division) {
         Transposition written = new Transposition((int) Math.round(semitones * 7 / 12.0), semitones);
         assertThat(PartNames.meant(Read.CATALOG, name, written, Optional.of(clef)))
                 .contains(new Voice(instrument, division));

@@ -22,6 +22,7 @@ import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.BoardColumns;
 import vividroster.core.progress.Standing;
 import vividroster.formats.csv.CsvSheet;
@@ -72,7 +73,7 @@ class BoardController {
             UUID studentId,
             String name,
             UUID classId,
-            String instrument,
+            InstrumentCode instrument,
             String instrumentName,
             String division,
             List<StandingView> marks,
@@ -92,7 +93,7 @@ class BoardController {
             @ParameterObject ScopeRequest scope,
             @RequestParam(required = false) LocalDate on) {
         LocalDate day = Optional.ofNullable(on).orElseGet(() -> office.today(person.programId()));
-        SectionBoard board = boards.board(person.programId(), scope.toScope(catalog), day);
+        SectionBoard board = boards.board(person.programId(), scope.toScope(), day);
         List<BoardColumns.Column> columns = boards.sharedColumns(board);
         return new BoardView(
                 day,
@@ -110,7 +111,7 @@ class BoardController {
             @ParameterObject ScopeRequest scope,
             @RequestParam(required = false) LocalDate on) {
         LocalDate day = Optional.ofNullable(on).orElseGet(() -> office.today(person.programId()));
-        SectionBoard board = boards.board(person.programId(), scope.toScope(catalog), day);
+        SectionBoard board = boards.board(person.programId(), scope.toScope(), day);
         audit.note(person, Audit.What.EXPORTED, Optional.ofNullable(scope.classId()));
         List<String> heading = new ArrayList<>(List.of("Student", "Instrument", "Division", "Belt"));
         board.columns().forEach(column -> heading.add(columnName(column.milestone())));

@@ -10,10 +10,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.server.board.Folders.DonePage;
 import vividroster.server.board.Folders.FolderView;
 import vividroster.server.board.Folders.TryView;
-import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 
@@ -42,12 +42,12 @@ class FolderController {
     DonePage done(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID studentId,
-            @RequestParam String instrument,
+            @RequestParam InstrumentCode instrument,
             @RequestParam int from) {
         if (from < 0) {
             throw Problem.input("from", "More begins behind what is shown, at 0 or later.");
         }
-        return folders.done(person.programId(), studentId, known(instrument), from);
+        return folders.done(person.programId(), studentId, instrument, from);
     }
 
     @GetMapping("/milestones/{milestoneId}/tries")
@@ -56,11 +56,7 @@ class FolderController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID studentId,
             @PathVariable UUID milestoneId,
-            @RequestParam String instrument) {
-        return folders.tries(person.programId(), studentId, milestoneId, known(instrument));
-    }
-
-    private String known(String instrument) {
-        return InstrumentCodes.known(catalog, "instrument", instrument);
+            @RequestParam InstrumentCode instrument) {
+        return folders.tries(person.programId(), studentId, milestoneId, instrument);
     }
 }

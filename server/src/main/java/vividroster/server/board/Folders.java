@@ -17,6 +17,7 @@ import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Capped;
 import vividroster.core.progress.Evidence;
 import vividroster.core.progress.Outcome;
@@ -118,7 +119,7 @@ class Folders {
 
     /** @param milestones all that are open and the first page of the others; moreDone how many others follow */
     record FolderInstrument(
-            String instrument,
+            InstrumentCode instrument,
             String instrumentName,
             @Absent BeltView wornBelt,
             @Absent BeltView nextBelt,
@@ -189,7 +190,7 @@ class Folders {
 
     /** More of what is done on one instrument. @param from how many are shown already, at least 0 */
     @Transactional(readOnly = true)
-    public DonePage done(UUID programId, UUID studentId, String instrument, int from) {
+    public DonePage done(UUID programId, UUID studentId, InstrumentCode instrument, int from) {
         rosters.student(programId, studentId);
         List<Seat> seats = rosters.seatsOf(programId, studentId);
         Known known = known(programId, studentId, seats);
@@ -208,7 +209,7 @@ class Folders {
 
     /** The tries of a student with one milestone on one instrument, latest first, corrections among them. */
     @Transactional(readOnly = true)
-    public List<TryView> tries(UUID programId, UUID studentId, UUID milestoneId, String instrument) {
+    public List<TryView> tries(UUID programId, UUID studentId, UUID milestoneId, InstrumentCode instrument) {
         rosters.student(programId, studentId);
         Milestone milestone = library.milestone(programId, milestoneId);
         Player player = new Player(studentId, instrument);
@@ -221,10 +222,10 @@ class Folders {
     }
 
     /** @param heardOn instruments by milestone, for all the student was ever heard with */
-    private record Known(Sheet sheet, Map<UUID, List<String>> heardOn) {}
+    private record Known(Sheet sheet, Map<UUID, List<InstrumentCode>> heardOn) {}
 
     private Known known(UUID programId, UUID studentId, List<Seat> seats) {
-        Map<UUID, List<String>> heardOn = progress.heardOn(programId, studentId);
+        Map<UUID, List<InstrumentCode>> heardOn = progress.heardOn(programId, studentId);
         return new Known(
                 progress.sheet(
                         programId,

@@ -69,7 +69,7 @@ class ReadinessController {
             @ParameterObject ScopeRequest request) {
         UUID programId = person.programId();
         LocalDate today = office.today(programId);
-        SectionScope scope = request.toScope(catalog);
+        SectionScope scope = request.toScope();
         Milestone milestone = library.milestone(programId, milestoneId);
         List<Milestone> before = checks.before(programId, milestoneId);
         List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, today);

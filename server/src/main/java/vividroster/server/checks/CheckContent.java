@@ -14,6 +14,7 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.curriculum.TechniqueCheck.Fault;
 import vividroster.core.curriculum.TechniqueCheck.Variant;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 
 /**
@@ -55,7 +56,7 @@ record CheckContent(
                 check.variants(),
                 check.tones().entrySet().stream()
                         .collect(Collectors.toMap(
-                                Map.Entry::getKey, e -> e.getValue().toString())),
+                                e -> e.getKey().value(), e -> e.getValue().toString())),
                 check.guide(),
                 after);
     }
@@ -82,7 +83,8 @@ record CheckContent(
                 faults,
                 cautions,
                 variants,
-                tones.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, e -> Pitch.named(e.getValue()))),
+                tones.entrySet().stream()
+                        .collect(Collectors.toMap(e -> new InstrumentCode(e.getKey()), e -> Pitch.named(e.getValue()))),
                 guide,
                 milestone.passRule());
     }

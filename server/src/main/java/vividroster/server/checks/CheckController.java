@@ -23,10 +23,10 @@ import vividroster.core.curriculum.Guide.Vantage;
 import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 import vividroster.formats.checks.PartsFile;
 import vividroster.server.platform.Absent;
-import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 
@@ -44,7 +44,7 @@ class CheckController {
         this.catalog = catalog;
     }
 
-    private static final Map<String, PartsFile.Parts> PARTS = PartsFile.shipped();
+    private static final Map<InstrumentCode, PartsFile.Parts> PARTS = PartsFile.shipped();
 
     /** @param remedies in the order to try them */
     record FaultView(String sign, List<String> remedies) {}
@@ -54,7 +54,7 @@ class CheckController {
     record CueView(int step, String fullStep) {}
 
     /** @param pitch for example "B-flat 2"; hertz of it at A 440 */
-    record ToneView(String instrument, String instrumentName, String pitch, double hertz) {}
+    record ToneView(InstrumentCode instrument, String instrumentName, String pitch, double hertz) {}
 
     record SyllableView(String style, String syllable) {}
 
@@ -67,7 +67,7 @@ class CheckController {
     record CheckView(
             String title,
             CheckTopic topic,
-            List<String> appliesTo,
+            List<InstrumentCode> appliesTo,
             List<String> steps,
             List<CueView> cues,
             List<String> criteria,
@@ -123,8 +123,7 @@ class CheckController {
             operationId = "starterChecks",
             summary =
                     "The technique checks that ship for an instrument, in teaching order, worded as the programme teaches")
-    List<StarterView> starters(@AuthenticationPrincipal SignedIn person, @RequestParam String instrument) {
-        InstrumentCodes.known(catalog, "instrument", instrument);
+    List<StarterView> starters(@AuthenticationPrincipal SignedIn person, @RequestParam InstrumentCode instrument) {
         SchoolChoices choices = checks.choices(person.programId());
         return checks.starters(person.programId(), instrument).stream()
                 .map(s -> new StarterView(
@@ -149,7 +148,7 @@ class CheckController {
     DescribedView check(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID milestoneId,
-            @RequestParam(required = false) String instrument) {
+            @RequestParam(required = false) InstrumentCode instrument) {
         return checks.check(person.programId(), milestoneId)
                 .map(check -> new DescribedView(
                         milestoneId,
@@ -169,7 +168,7 @@ class CheckController {
 
     @GetMapping("/instruments/{instrument}/parts")
     @Operation(operationId = "parts", summary = "The parts of an instrument by their numbers on its drawing")
-    PartsView parts(@PathVariable String instrument) {
+    PartsView parts(@PathVariable InstrumentCode instrument) {
         PartsFile.Parts found = PARTS.get(instrument);
         if (found == null) {
             throw Problem.input("instrument", "\"" + instrument + "\" is not an instrument of the catalog.");

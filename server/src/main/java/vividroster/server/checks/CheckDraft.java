@@ -23,6 +23,7 @@ import vividroster.core.curriculum.Guide.Vantage;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.curriculum.TechniqueCheck;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 import vividroster.core.text.Lengths;
 import vividroster.server.platform.Absent;
@@ -44,7 +45,7 @@ record CheckDraft(
         String title,
 
         @NotNull(message = "Say what the check is about.") CheckTopic topic,
-        @NotNull @Size(max = 30) List<@NotNull String> appliesTo,
+        @NotNull @Size(max = 30) List<@NotNull InstrumentCode> appliesTo,
         boolean instrumentFree,
 
         @NotNull @Size(max = 20, message = "A check has at most 20 steps.")
@@ -122,8 +123,8 @@ record CheckDraft(
 
     /** @param pitch sounding, for example F4 or Bb2 */
     record ToneDraft(
-            @NotBlank(message = "Choose the instrument of the target tone.")
-            String instrument,
+            @NotNull(message = "Choose the instrument of the target tone.")
+            InstrumentCode instrument,
 
             @NotNull @Size(max = 12) String pitch) {}
 

@@ -15,7 +15,6 @@ import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.server.library.Library;
 import vividroster.server.platform.Ids;
-import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 
@@ -166,10 +165,8 @@ class CheckEditing {
                 earlierRules);
     }
 
-    /** Known instruments, and an order of checks that does not go round. */
+    /** An order of checks that does not go round. */
     private void fits(UUID programId, Milestone milestone, TechniqueCheck check, List<UUID> after) {
-        check.instruments().forEach(code -> InstrumentCodes.known(catalog, "appliesTo", code));
-        check.tones().keySet().forEach(code -> InstrumentCodes.known(catalog, "tones", code));
         Map<UUID, String> titles = new HashMap<>();
         List<Prerequisites.Place<UUID>> places = new ArrayList<>();
         for (Checks.Kept other : checks.allKept(programId)) {

@@ -22,6 +22,7 @@ import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.curriculum.SchoolQuestion;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Spelling;
 import vividroster.formats.checks.CheckLibraryFile;
@@ -82,11 +83,11 @@ public class Checks implements WordedCriteria {
 
     /** By instrument. */
     @Transactional(readOnly = true)
-    public Map<String, FirstWords> firstWords(UUID programId, List<String> instruments) {
+    public Map<InstrumentCode, FirstWords> firstWords(UUID programId, List<InstrumentCode> instruments) {
         List<TechniqueCheck> own = allKept(programId).stream().map(Kept::check).toList();
         boolean one = choices(programId).of(Schools.ONE_SYLLABLE);
-        Map<String, FirstWords> words = new HashMap<>();
-        for (String instrument : instruments) {
+        Map<InstrumentCode, FirstWords> words = new HashMap<>();
+        for (InstrumentCode instrument : instruments) {
             Optional<Pitch> alone = teaching(own, instrument)
                     .filter(check -> check.topic() == CheckTopic.FIRST_SOUND)
                     .flatMap(check -> Optional.ofNullable(check.tones().get(instrument)).stream())
@@ -97,7 +98,7 @@ public class Checks implements WordedCriteria {
     }
 
     /** The programme's own checks for an instrument, then the starters. */
-    private Stream<TechniqueCheck> teaching(List<TechniqueCheck> own, String instrument) {
+    private Stream<TechniqueCheck> teaching(List<TechniqueCheck> own, InstrumentCode instrument) {
         return Stream.concat(
                 TechniqueCheck.applying(own, instrument).stream(),
                 TechniqueCheck.applying(starters.values(), instrument).stream());
@@ -108,12 +109,12 @@ public class Checks implements WordedCriteria {
      * the programme says one syllable, the neutral one alone.
      */
     @Transactional(readOnly = true)
-    public Map<String, String> syllables(UUID programId, String instrument) {
+    public Map<String, String> syllables(UUID programId, InstrumentCode instrument) {
         List<TechniqueCheck> own = allKept(programId).stream().map(Kept::check).toList();
         return syllables(own, choices(programId).of(Schools.ONE_SYLLABLE), instrument);
     }
 
-    private Map<String, String> syllables(List<TechniqueCheck> own, boolean one, String instrument) {
+    private Map<String, String> syllables(List<TechniqueCheck> own, boolean one, InstrumentCode instrument) {
         Map<String, String> said = teaching(own, instrument)
                 .filter(check -> check.topic() == CheckTopic.ARTICULATION
                         && check.syllables().containsKey(NEUTRAL))
@@ -143,7 +144,7 @@ public class Checks implements WordedCriteria {
 
     /** The starters for an instrument in teaching order, its own before those of its family and of everybody. */
     @Transactional(readOnly = true)
-    List<Starter> starters(UUID programId, String instrument) {
+    List<Starter> starters(UUID programId, InstrumentCode instrument) {
         Map<String, Starter> byKey = starters(programId).stream()
                 .collect(Collectors.toMap(s -> s.check().key(), Function.identity()));
         return TechniqueCheck.applying(starters.values(), instrument).stream()

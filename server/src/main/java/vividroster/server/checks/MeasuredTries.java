@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Guide.Measured;
 import vividroster.core.curriculum.TechniqueCheck;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Measurements;
 import vividroster.core.progress.Measurements.Measurement;
 import vividroster.core.roster.Seat;
@@ -43,7 +44,7 @@ class MeasuredTries {
     record Reached(
             UUID studentId,
             UUID milestoneId,
-            String instrument,
+            InstrumentCode instrument,
             String title,
             Measured measured,
             Measurements all,
@@ -75,7 +76,7 @@ class MeasuredTries {
     /** By student, check and instrument. */
     @Transactional(readOnly = true)
     List<Reached> of(UUID programId, Collection<UUID> students) {
-        record Of(UUID studentId, UUID milestoneId, String instrument) {}
+        record Of(UUID studentId, UUID milestoneId, InstrumentCode instrument) {}
         Map<Of, List<Measurement>> taken = new LinkedHashMap<>();
         queries.findOf(programId, students)
                 .forEach(t -> taken.computeIfAbsent(

@@ -87,10 +87,9 @@ class MeasurementController {
             @PathVariable UUID milestoneId,
             @ParameterObject ScopeRequest request) {
         UUID programId = person.programId();
-        Set<UUID> students =
-                rosters.seatsOfStudentsIn(programId, request.toScope(catalog), office.today(programId)).stream()
-                        .map(Seat::studentId)
-                        .collect(Collectors.toSet());
+        Set<UUID> students = rosters.seatsOfStudentsIn(programId, request.toScope(), office.today(programId)).stream()
+                .map(Seat::studentId)
+                .collect(Collectors.toSet());
         return tries.of(programId, students).stream()
                 .filter(one -> one.milestoneId().equals(milestoneId))
                 .map(one -> new MeasuredStudentView(

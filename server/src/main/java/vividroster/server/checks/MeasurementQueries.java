@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import vividroster.core.music.InstrumentCode;
 import vividroster.server.platform.Rows;
 
 /** Amounts that students reached with checks. */
@@ -21,7 +22,7 @@ class MeasurementQueries {
         this.jdbc = jdbc;
     }
 
-    record Taken(UUID id, UUID studentId, UUID milestoneId, String instrument, double value, LocalDate on) {}
+    record Taken(UUID id, UUID studentId, UUID milestoneId, InstrumentCode instrument, double value, LocalDate on) {}
 
     /** False when it is here already. */
     boolean insert(UUID programId, Taken taken, UUID accountId) {
@@ -35,7 +36,7 @@ class MeasurementQueries {
                         .param("id", taken.id())
                         .param("studentId", taken.studentId())
                         .param("milestoneId", taken.milestoneId())
-                        .param("instrument", taken.instrument())
+                        .param("instrument", taken.instrument().value())
                         .param("value", taken.value())
                         .param("on", taken.on())
                         .param("accountId", accountId)
@@ -74,7 +75,7 @@ class MeasurementQueries {
                 Rows.id(row, "id"),
                 Rows.id(row, "student_id"),
                 Rows.id(row, "milestone_id"),
-                row.getString("instrument"),
+                Rows.instrument(row, "instrument"),
                 row.getDouble("value"),
                 row.getObject("measured_on", LocalDate.class));
     }

@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.TechniqueCheck;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.Seat;
 import vividroster.server.office.Office;
 import vividroster.server.platform.ClientWrites;
@@ -37,7 +38,7 @@ public class Remedies {
             UUID id,
             UUID studentId,
             UUID milestoneId,
-            String instrument,
+            InstrumentCode instrument,
             String sign,
             String remedy,
             LocalDate helpedOn) {}

@@ -74,10 +74,9 @@ class RemedyController {
             @PathVariable UUID milestoneId,
             @ParameterObject ScopeRequest request) {
         UUID programId = person.programId();
-        Set<UUID> students =
-                rosters.seatsOfStudentsIn(programId, request.toScope(catalog), office.today(programId)).stream()
-                        .map(Seat::studentId)
-                        .collect(Collectors.toSet());
+        Set<UUID> students = rosters.seatsOfStudentsIn(programId, request.toScope(), office.today(programId)).stream()
+                .map(Seat::studentId)
+                .collect(Collectors.toSet());
         List<Remedies.Helped> helped = remedies.ofCheck(programId, milestoneId, students);
         return new HelpedInSectionView(
                 MostHelped.of(helped.stream()

@@ -30,7 +30,7 @@ class RemedyQueries {
                 .param("id", helped.id())
                 .param("studentId", helped.studentId())
                 .param("milestoneId", helped.milestoneId())
-                .param("instrument", helped.instrument())
+                .param("instrument", helped.instrument().value())
                 .param("sign", helped.sign())
                 .param("remedy", helped.remedy())
                 .param("helpedOn", helped.helpedOn())
@@ -78,7 +78,7 @@ class RemedyQueries {
                 Rows.id(row, "id"),
                 Rows.id(row, "student_id"),
                 Rows.id(row, "milestone_id"),
-                row.getString("instrument"),
+                Rows.instrument(row, "instrument"),
                 row.getString("sign"),
                 row.getString("remedy"),
                 row.getObject("helped_on", LocalDate.class));

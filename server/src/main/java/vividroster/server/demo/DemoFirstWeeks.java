@@ -12,6 +12,7 @@ import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Component;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.TechniqueCheck;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.outfit.Review;
 import vividroster.core.progress.Attempt;
 import vividroster.core.progress.Evidence;
@@ -190,7 +191,7 @@ class DemoFirstWeeks {
             LocalDate on = LocalDate.parse(row.get("on"));
             List<UUID> students = loaded.seats().stream()
                     .filter(s -> s.classId().equals(schoolClass.id())
-                            && s.instrument().equals(row.get("instrument"))
+                            && s.instrument().value().equals(row.get("instrument"))
                             && s.isHeldOn(on))
                     .map(Seat::studentId)
                     .toList();
@@ -232,7 +233,7 @@ class DemoFirstWeeks {
                         turn.plays(),
                         milestone.id(),
                         milestone.version(),
-                        row.get("instrument"),
+                        new InstrumentCode(row.get("instrument")),
                         schoolClass.id(),
                         on,
                         at,

@@ -28,6 +28,7 @@ import vividroster.core.season.OrderBook;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.demo.DemoStories.Effect;
 import vividroster.server.hearing.HeardAttempt;
+import vividroster.server.hearing.Player;
 import vividroster.server.platform.Ids;
 import vividroster.server.roster.SchoolClass;
 
@@ -71,8 +72,9 @@ final class DemoHistory {
     }
 
     List<HeardAttempt> of(List<Seat> seats, OrderBook book) {
-        Map<String, List<Seat>> byPlayer = new LinkedHashMap<>();
-        seats.forEach(seat -> byPlayer.computeIfAbsent(seat.studentId() + seat.instrument(), k -> new ArrayList<>())
+        Map<Player, List<Seat>> byPlayer = new LinkedHashMap<>();
+        seats.forEach(seat -> byPlayer.computeIfAbsent(
+                        new Player(seat.studentId(), seat.instrument()), k -> new ArrayList<>())
                 .add(seat));
         Map<UUID, Set<UUID>> instrumentFreeDone = new HashMap<>();
         byPlayer.values().forEach(held -> {

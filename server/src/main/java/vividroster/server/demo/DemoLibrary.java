@@ -21,6 +21,7 @@ import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.server.checks.Checks;
 import vividroster.server.library.BeltLook;
 import vividroster.server.library.Book;
@@ -107,7 +108,9 @@ final class DemoLibrary {
                     row.get("short"),
                     row.get("title"),
                     row.get("instrument free").equals("yes"),
-                    Set.copyOf(DemoFiles.split(row.get("applies to"))),
+                    DemoFiles.split(row.get("applies to")).stream()
+                            .map(InstrumentCode::new)
+                            .collect(Collectors.toSet()),
                     1,
                     new PassRule.AllCriteria(),
                     criteria);
@@ -183,14 +186,16 @@ final class DemoLibrary {
     }
 
     private void belts() {
-        Map<String, Map<Integer, Map<String, UUID>>> fillings = new HashMap<>();
+        Map<String, Map<Integer, Map<InstrumentCode, UUID>>> fillings = new HashMap<>();
         Map<String, String> names = new HashMap<>();
         for (CSVRecord row : DemoFiles.rows("belt-slots")) {
             int ordinal = Integer.parseInt(row.get("ordinal"));
             names.put(row.get("belt") + ordinal, row.get("name"));
             fillings.computeIfAbsent(row.get("belt"), belt -> new TreeMap<>())
                     .computeIfAbsent(ordinal, o -> new HashMap<>())
-                    .put(row.get("instrument"), byKey.get(row.get("milestone")).id());
+                    .put(
+                            new InstrumentCode(row.get("instrument")),
+                            byKey.get(row.get("milestone")).id());
         }
         for (CSVRecord row : DemoFiles.rows("belts")) {
             Milestone milestone = new Milestone(

@@ -18,6 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -176,7 +177,7 @@ public class DemoLoader {
         return new Seat(
                 studentId,
                 classes.get(row.get("class")).id(),
-                row.get("instrument"),
+                new InstrumentCode(row.get("instrument")),
                 row.get("division"),
                 LocalDate.parse(row.get("start date")),
                 Optional.of(row.get("end date")).filter(end -> !end.isEmpty()).map(LocalDate::parse));
@@ -211,7 +212,7 @@ public class DemoLoader {
                         row.get("instrument").isEmpty()
                                 ? new Carried.OfFamily(Family.valueOf(row.get("family")))
                                 : new Carried.OfSection(
-                                        row.get("instrument"),
+                                        new InstrumentCode(row.get("instrument")),
                                         Optional.of(row.get("division")).filter(d -> !d.isEmpty())),
                         Optional.of(row.get("line"))
                                 .filter(key -> !key.isEmpty())
@@ -224,7 +225,7 @@ public class DemoLoader {
 
     private static SectionScope scope(Map<String, SchoolClass> classes, CSVRecord row) {
         if (row.get("class").isEmpty()) {
-            return new SectionScope.InstrumentAcrossClasses(row.get("instrument"));
+            return new SectionScope.InstrumentAcrossClasses(new InstrumentCode(row.get("instrument")));
         }
         UUID classId = classes.get(row.get("class")).id();
         if (!row.get("family").isEmpty()) {
@@ -233,7 +234,7 @@ public class DemoLoader {
         if (!row.get("instrument").isEmpty()) {
             return new SectionScope.Section(
                     classId,
-                    row.get("instrument"),
+                    new InstrumentCode(row.get("instrument")),
                     Optional.of(row.get("division")).filter(d -> !d.isEmpty()));
         }
         return new SectionScope.Tutti(classId);

@@ -98,7 +98,7 @@ class ErasingQueries {
                 .query((row, n) -> new Seat(
                         Rows.id(row, "student_id"),
                         Rows.id(row, "class_id"),
-                        row.getString("instrument"),
+                        Rows.instrument(row, "instrument"),
                         row.getString("division"),
                         Rows.day(row, "starts_on"),
                         Rows.maybeDay(row, "ends_on")))

@@ -19,6 +19,7 @@ import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.jdbc.core.namedparam.SqlParameterSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Attempt;
 import vividroster.core.progress.CriterionMark;
 import vividroster.core.progress.Evidence;
@@ -99,7 +100,7 @@ class AttemptQueries {
     /** The latest attempts of each player with each milestone, corrections included, latest first. */
     List<HeardAttempt> findLatest(UUID programId, Map<Player, Set<UUID>> asked, int most) {
         List<UUID> students = new ArrayList<>();
-        List<String> instruments = new ArrayList<>();
+        List<InstrumentCode> instruments = new ArrayList<>();
         List<UUID> milestones = new ArrayList<>();
         asked.forEach((player, ids) -> ids.forEach(id -> {
             students.add(player.studentId());
@@ -120,7 +121,7 @@ class AttemptQueries {
                         """.formatted(COLUMNS))
                 .param("programId", programId)
                 .param("students", Rows.array(students))
-                .param("instruments", instruments.toArray(String[]::new))
+                .param("instruments", Rows.codes(instruments))
                 .param("milestones", Rows.array(milestones))
                 .param("most", most)
                 .query(AttemptQueries::heard)
@@ -149,7 +150,7 @@ class AttemptQueries {
                 .addValue("studentId", attempt.studentId())
                 .addValue("milestoneId", attempt.milestoneId())
                 .addValue("version", attempt.milestoneVersion())
-                .addValue("instrument", attempt.instrument())
+                .addValue("instrument", attempt.instrument().value())
                 .addValue("classId", attempt.classId())
                 .addValue("heardBy", heard.heardBy())
                 .addValue("heardOn", attempt.heardOn())
@@ -200,7 +201,7 @@ class AttemptQueries {
                 Rows.id(row, "student_id"),
                 Rows.id(row, "milestone_id"),
                 row.getInt("milestone_version"),
-                row.getString("instrument"),
+                Rows.instrument(row, "instrument"),
                 Rows.id(row, "class_id"),
                 Rows.day(row, "heard_on"),
                 row.getObject("heard_at", OffsetDateTime.class).toInstant(),

@@ -30,7 +30,7 @@ class HearController {
     @GetMapping("/choices")
     @Operation(operationId = "hearingChoices", summary = "What can be heard in a scope today, the most pressing first")
     List<Choice> choices(@AuthenticationPrincipal SignedIn person, @ParameterObject ScopeRequest scope) {
-        return desk.choices(person.programId(), scope.toScope(catalog));
+        return desk.choices(person.programId(), scope.toScope());
     }
 
     @GetMapping("/run/{milestoneId}")
@@ -39,6 +39,6 @@ class HearController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID milestoneId,
             @ParameterObject ScopeRequest scope) {
-        return desk.run(person.programId(), milestoneId, scope.toScope(catalog));
+        return desk.run(person.programId(), milestoneId, scope.toScope());
     }
 }

@@ -15,6 +15,7 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Spelling;
 import vividroster.core.progress.Pressing;
 import vividroster.core.progress.Pressing.Asked;
@@ -86,7 +87,7 @@ class HearingDesk {
             UUID studentId,
             String name,
             UUID classId,
-            String instrument,
+            InstrumentCode instrument,
             String instrumentName,
             String division,
             List<String> alsoIn,

@@ -20,6 +20,7 @@ import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.BeltLadder;
 import vividroster.core.progress.Pressing.Asked;
 import vividroster.core.progress.Standing;
@@ -145,7 +146,7 @@ public class Progress {
     public Sheet sheet(UUID programId, Question question) {
         Collection<Seat> seats = question.seats();
         LocalDate on = question.on();
-        Set<String> instruments = seats.stream().map(Seat::instrument).collect(Collectors.toSet());
+        Set<InstrumentCode> instruments = seats.stream().map(Seat::instrument).collect(Collectors.toSet());
         Set<UUID> classIds = seats.stream().map(Seat::classId).collect(Collectors.toSet());
         List<MilestoneOrder> reaching = orders.reaching(programId, classIds, on);
         List<Belt> belts = library.belts(programId, instruments);
@@ -187,7 +188,7 @@ public class Progress {
 
     /** Every milestone a student was ever heard with, and on which instruments; what was undone counts too. */
     @Transactional(readOnly = true)
-    public Map<UUID, List<String>> heardOn(UUID programId, UUID studentId) {
+    public Map<UUID, List<InstrumentCode>> heardOn(UUID programId, UUID studentId) {
         return trailQueries.findInstruments(programId, studentId);
     }
 

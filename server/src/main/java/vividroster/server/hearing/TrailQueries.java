@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.progress.Outcome;
 import vividroster.core.progress.Trail;
@@ -115,8 +116,8 @@ class TrailQueries {
     }
 
     /** On which instruments a student was heard with each milestone; what was undone counts too. */
-    Map<UUID, List<String>> findInstruments(UUID programId, UUID studentId) {
-        Map<UUID, List<String>> heard = new HashMap<>();
+    Map<UUID, List<InstrumentCode>> findInstruments(UUID programId, UUID studentId) {
+        Map<UUID, List<InstrumentCode>> heard = new HashMap<>();
         jdbc.sql("""
                         select milestone_id, instruments
                         from attempt_trail
@@ -125,7 +126,7 @@ class TrailQueries {
                 .param("programId", programId)
                 .param("studentId", studentId)
                 .query(row -> {
-                    heard.put(Rows.id(row, "milestone_id"), Rows.texts(row, "instruments"));
+                    heard.put(Rows.id(row, "milestone_id"), Rows.instruments(row, "instruments"));
                 });
         return heard;
     }
@@ -162,17 +163,17 @@ class TrailQueries {
 
     private static Trail trail(ResultSet row) throws SQLException {
         byte[] packed = row.getBytes("steps");
-        return packed.length == 0 ? Trail.EMPTY : new Trail(new Packed(Rows.texts(row, "instruments"), packed));
+        return packed.length == 0 ? Trail.EMPTY : new Trail(new Packed(Rows.instruments(row, "instruments"), packed));
     }
 
     /** Steps that are unpacked when they are looked at. */
     private static final class Packed extends AbstractList<Trail.Step> implements RandomAccess {
 
         private static final int BYTES = 6;
-        private final List<String> instruments;
+        private final List<InstrumentCode> instruments;
         private final ByteBuffer steps;
 
-        Packed(List<String> instruments, byte[] steps) {
+        Packed(List<InstrumentCode> instruments, byte[] steps) {
             this.instruments = instruments;
             this.steps = ByteBuffer.wrap(steps);
         }

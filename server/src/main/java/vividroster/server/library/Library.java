@@ -17,6 +17,7 @@ import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
 
@@ -82,7 +83,7 @@ public class Library {
 
     /** All belts, with slots filled for these instruments only. */
     @Transactional(readOnly = true)
-    public List<Belt> belts(UUID programId, Collection<String> instruments) {
+    public List<Belt> belts(UUID programId, Collection<InstrumentCode> instruments) {
         return queries.findBelts(programId, instruments);
     }
 

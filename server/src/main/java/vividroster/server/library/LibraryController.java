@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.BeltSlot;
 import vividroster.core.curriculum.Milestone;
+import vividroster.core.music.InstrumentCode;
 import vividroster.server.platform.SignedIn;
 
 @RestController
@@ -26,7 +27,7 @@ class LibraryController {
     }
 
     /** @param fillings milestone by instrument code, or "any" */
-    record SlotView(int ordinal, String name, Map<String, UUID> fillings) {}
+    record SlotView(int ordinal, String name, Map<InstrumentCode, UUID> fillings) {}
 
     record LibraryBelt(
             UUID id,

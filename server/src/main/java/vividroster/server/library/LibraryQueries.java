@@ -23,6 +23,7 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.music.Bpm;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Key;
 import vividroster.core.music.Meter;
 import vividroster.core.music.Mode;
@@ -47,9 +48,9 @@ class LibraryQueries {
             String name,
             int ordinal,
             String slot,
-            String instrument,
+            Optional<InstrumentCode> instrument,
             UUID fillingId,
-            List<String> onlyFor) {}
+            List<InstrumentCode> onlyFor) {}
 
     /** In shelf order; retired ones too, since what was passed stays passed. */
     List<Milestone> findMilestones(UUID programId, Collection<UUID> ids) {
@@ -162,7 +163,7 @@ class LibraryQueries {
     }
 
     /** All belts in ladder and rank order, their slots filled for the instruments asked for. */
-    List<Belt> findBelts(UUID programId, Collection<String> instruments) {
+    List<Belt> findBelts(UUID programId, Collection<InstrumentCode> instruments) {
         return jdbc
                 .sql("""
                         select b.milestone_id as belt_id, b.ladder, b.rank, m.title, f.ordinal, s.name, f.instrument,
@@ -180,7 +181,7 @@ class LibraryQueries {
                         order by b.ladder, b.rank, f.ordinal
                         """)
                 .param("programId", programId)
-                .param("instruments", instruments.toArray(String[]::new))
+                .param("instruments", Rows.codes(instruments))
                 .query((row, n) -> new BeltRow(
                         Rows.id(row, "belt_id"),
                         row.getString("ladder"),
@@ -188,9 +189,9 @@ class LibraryQueries {
                         row.getString("title"),
                         row.getInt("ordinal"),
                         row.getString("name"),
-                        row.getString("instrument"),
+                        Rows.maybeInstrument(row, "instrument"),
                         Rows.id(row, "milestone_id"),
-                        Rows.texts(row, "only_for")))
+                        Rows.instruments(row, "only_for")))
                 .list()
                 .stream()
                 .collect(Collectors.groupingBy(BeltRow::id, LinkedHashMap::new, Collectors.toList()))
@@ -215,7 +216,9 @@ class LibraryQueries {
                         .map(fillings -> new BeltSlot(
                                 fillings.getFirst().ordinal(),
                                 fillings.getFirst().slot(),
-                                fillings.stream().collect(Collectors.toMap(BeltRow::instrument, BeltRow::fillingId)),
+                                fillings.stream()
+                                        .collect(Collectors.toMap(
+                                                row -> row.instrument().orElseThrow(), BeltRow::fillingId)),
                                 fillings.stream()
                                         .collect(Collectors.toMap(
                                                 BeltRow::fillingId, row -> Set.copyOf(row.onlyFor()), (a, b) -> a))))
@@ -316,7 +319,7 @@ class LibraryQueries {
             String shortName,
             String title,
             boolean instrumentFree,
-            Set<String> appliesTo,
+            Set<InstrumentCode> appliesTo,
             int version,
             PassRule rule,
             List<Criterion> criteria) {
@@ -328,7 +331,7 @@ class LibraryQueries {
                     row.getString("short_name"),
                     row.getString("title"),
                     row.getBoolean("instrument_free"),
-                    Set.copyOf(Rows.texts(row, "applies_to")),
+                    Set.copyOf(Rows.instruments(row, "applies_to")),
                     row.getInt("version"),
                     rule(row),
                     new ArrayList<>());

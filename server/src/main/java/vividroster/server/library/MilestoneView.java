@@ -6,6 +6,7 @@ import java.util.UUID;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.music.InstrumentCode;
 import vividroster.server.platform.Absent;
 
 /**
@@ -19,7 +20,7 @@ public record MilestoneView(
         MilestoneKind kind,
         String shortName,
         String title,
-        List<String> appliesTo,
+        List<InstrumentCode> appliesTo,
         int version,
         String passRule,
         @Absent Integer passMark,

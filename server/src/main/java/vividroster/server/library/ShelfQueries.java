@@ -9,6 +9,7 @@ import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.music.Pitch;
+import vividroster.server.platform.Rows;
 
 /** Puts things on the library's shelves. */
 @Repository
@@ -66,7 +67,9 @@ class ShelfQueries {
                 .param("shortName", milestone.shortName())
                 .param("title", milestone.title())
                 .param("instrumentFree", milestone.instrumentFree())
-                .param("appliesTo", milestone.appliesTo().stream().sorted().toArray(String[]::new))
+                .param(
+                        "appliesTo",
+                        Rows.codes(milestone.appliesTo().stream().sorted().toList()))
                 .param("version", milestone.version())
                 .update();
         if (updated == 1) {
@@ -100,7 +103,9 @@ class ShelfQueries {
                 .param("shortName", milestone.shortName())
                 .param("title", milestone.title())
                 .param("instrumentFree", milestone.instrumentFree())
-                .param("appliesTo", milestone.appliesTo().stream().sorted().toArray(String[]::new))
+                .param(
+                        "appliesTo",
+                        Rows.codes(milestone.appliesTo().stream().sorted().toList()))
                 .param("version", milestone.version())
                 .param("shelfOrder", shelfOrder)
                 .update();
@@ -269,7 +274,7 @@ class ShelfQueries {
                             .param("programId", programId)
                             .param("beltId", belt.id())
                             .param("ordinal", slot.ordinal())
-                            .param("instrument", instrument)
+                            .param("instrument", instrument.value())
                             .param("milestoneId", milestoneId)
                             .update());
         }

@@ -8,6 +8,7 @@ import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.hands.Sticking;
 import vividroster.core.music.Bpm;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Spelling;
 import vividroster.core.reading.Numbering;
 import vividroster.core.reading.Roadmap;
@@ -46,25 +47,34 @@ record Conventions(
      * @param highSaxophones whether those in B-flat begin an octave higher
      * @param sticking of unpitched percussion
      */
-    record Builds(Map<String, String> byInstrument, boolean lowHorn, boolean highSaxophones, Sticking.School sticking) {
+    record Builds(
+            Map<InstrumentCode, String> byInstrument,
+            boolean lowHorn,
+            boolean highSaxophones,
+            Sticking.School sticking) {
 
-        private static final Set<String> B_FLAT_SAXOPHONES = Set.of("tenor-saxophone", "soprano-saxophone");
+        private static final Set<InstrumentCode> B_FLAT_SAXOPHONES =
+                Set.of(new InstrumentCode("tenor-saxophone"), new InstrumentCode("soprano-saxophone"));
 
         private static Builds of(SchoolChoices chosen) {
             return new Builds(
-                    Map.of("horn", chosen.of(Schools.HORN_BUILD), "trombone", chosen.of(Schools.TROMBONE_BUILD)),
+                    Map.of(
+                            new InstrumentCode("horn"),
+                            chosen.of(Schools.HORN_BUILD),
+                            new InstrumentCode("trombone"),
+                            chosen.of(Schools.TROMBONE_BUILD)),
                     chosen.of(Schools.LOW_HORN),
                     chosen.of(Schools.HIGH_SAXOPHONES),
                     chosen.of(Schools.STICKING));
         }
 
         /** The choice for an instrument; one that no chart is for where there is nothing to choose. */
-        String of(String instrument) {
+        String of(InstrumentCode instrument) {
             return byInstrument.getOrDefault(instrument, "");
         }
 
         /** From the home octave. */
-        int octavesUp(String instrument) {
+        int octavesUp(InstrumentCode instrument) {
             return highSaxophones && B_FLAT_SAXOPHONES.contains(instrument) ? 1 : 0;
         }
     }

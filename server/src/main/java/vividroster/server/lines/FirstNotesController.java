@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.reading.Vocabulary.NewNote;
@@ -58,7 +59,7 @@ class FirstNotesController {
     @Operation(
             operationId = "firstNotes",
             summary = "The first notes of the programme's book for an instrument, in the order it meets them")
-    FirstNotesView firstNotes(@AuthenticationPrincipal SignedIn person, @RequestParam String instrument) {
+    FirstNotesView firstNotes(@AuthenticationPrincipal SignedIn person, @RequestParam InstrumentCode instrument) {
         UUID programId = person.programId();
         Instrument player = readers.withCode(instrument);
         Map<UUID, Book> books = library.books(programId);

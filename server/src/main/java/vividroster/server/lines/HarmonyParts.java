@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Voice;
 import vividroster.formats.score.LineFile;
 import vividroster.formats.score.LineFile.Choices;
@@ -40,7 +41,7 @@ class HarmonyParts {
      * @throws Problem when the line keeps no such part
      */
     @Transactional
-    UUID make(UUID programId, UUID accountId, UUID lineId, String instrument, int division) {
+    UUID make(UUID programId, UUID accountId, UUID lineId, InstrumentCode instrument, int division) {
         Source source = notations
                 .source(programId, lineId)
                 .orElseThrow(() -> Problem.notFound("Only facts are kept of this line, no notes."));

@@ -7,6 +7,7 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.rehearsal.Ladder;
 import vividroster.server.lines.PracticeLadders.GroupView;
 import vividroster.server.lines.PracticeLadders.LadderDraft;
@@ -23,7 +24,7 @@ class LadderQueries {
         this.jdbc = jdbc;
     }
 
-    Optional<LadderDraft> find(UUID programId, UUID lineId, String instrument) {
+    Optional<LadderDraft> find(UUID programId, UUID lineId, InstrumentCode instrument) {
         List<LadderStepDraft> steps = jdbc.sql("""
                         select kind, from_measure, to_measure, tempo_bpm, repetitions, group_from, group_to, bows, note
                         from practice_ladder_step
@@ -32,7 +33,7 @@ class LadderQueries {
                         """)
                 .param("programId", programId)
                 .param("lineId", lineId)
-                .param("instrument", instrument)
+                .param("instrument", instrument.value())
                 .query((row, n) -> {
                     List<Integer> from = Rows.numbers(row, "group_from");
                     List<Integer> to = Rows.numbers(row, "group_to");
@@ -56,13 +57,13 @@ class LadderQueries {
                         """)
                 .param("programId", programId)
                 .param("lineId", lineId)
-                .param("instrument", instrument)
+                .param("instrument", instrument.value())
                 .query((row, n) -> new LadderDraft(
                         row.getDouble("minutes"), Ladder.Habit.valueOf(row.getString("habit")), new ArrayList<>(steps)))
                 .optional();
     }
 
-    void put(UUID programId, UUID lineId, String instrument, LadderDraft ladder, UUID accountId) {
+    void put(UUID programId, UUID lineId, InstrumentCode instrument, LadderDraft ladder, UUID accountId) {
         delete(programId, lineId, instrument);
         jdbc.sql("""
                 insert into practice_ladder (program_id, line_id, instrument, minutes, habit, kept_by)
@@ -70,7 +71,7 @@ class LadderQueries {
                 """)
                 .param("programId", programId)
                 .param("lineId", lineId)
-                .param("instrument", instrument)
+                .param("instrument", instrument.value())
                 .param("minutes", ladder.minutes())
                 .param("habit", ladder.habit().name())
                 .param("accountId", accountId)
@@ -86,7 +87,7 @@ class LadderQueries {
                     """)
                     .param("programId", programId)
                     .param("lineId", lineId)
-                    .param("instrument", instrument)
+                    .param("instrument", instrument.value())
                     .param("ordinal", ++ordinal)
                     .param("kind", step.kind().name())
                     .param("from", step.from())
@@ -103,14 +104,14 @@ class LadderQueries {
         }
     }
 
-    void delete(UUID programId, UUID lineId, String instrument) {
+    void delete(UUID programId, UUID lineId, InstrumentCode instrument) {
         jdbc.sql("""
                 delete from practice_ladder
                 where program_id = :programId and line_id = :lineId and instrument = :instrument
                 """)
                 .param("programId", programId)
                 .param("lineId", lineId)
-                .param("instrument", instrument)
+                .param("instrument", instrument.value())
                 .update();
     }
 }

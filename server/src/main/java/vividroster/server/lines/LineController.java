@@ -25,6 +25,7 @@ import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Score;
 import vividroster.core.rehearsal.Ladder;
 import vividroster.core.rehearsal.Themes.Theme;
@@ -134,7 +135,7 @@ class LineController {
     PreviewView preview(
             @AuthenticationPrincipal SignedIn person,
             @RequestBody TypedLine typed,
-            @RequestParam(required = false) String instrument,
+            @RequestParam(required = false) InstrumentCode instrument,
             @RequestParam(defaultValue = "FIRST_YEAR") Stage stage) {
         LineFile read = notations.read(bytes(typed), true);
         Score score = LineNotations.told(read::score);
@@ -159,7 +160,7 @@ class LineController {
     LineNotesView notes(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
-            @RequestParam(required = false) String instrument,
+            @RequestParam(required = false) InstrumentCode instrument,
             @RequestParam(required = false) UUID classId,
             @RequestParam(required = false) Stage stage,
             @RequestParam(required = false) String division,
@@ -224,7 +225,7 @@ class LineController {
     ResponseEntity<byte[]> musicXml(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
-            @RequestParam(required = false) String instrument,
+            @RequestParam(required = false) InstrumentCode instrument,
             @RequestParam(required = false) String division,
             @RequestParam(required = false) UUID classId) {
         String xml = readings.musicXml(
@@ -251,7 +252,7 @@ class LineController {
     LadderView ladder(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
-            @RequestParam String instrument,
+            @RequestParam InstrumentCode instrument,
             @RequestParam(required = false) Ladder.Habit habit,
             @RequestParam(required = false) Theme theme,
             @RequestParam(required = false) Integer groupSize,
@@ -273,7 +274,7 @@ class LineController {
     LadderView keptLadder(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
-            @PathVariable String instrument,
+            @PathVariable InstrumentCode instrument,
             @RequestParam(required = false) UUID classId) {
         Score score = kept(person, lineId);
         return ladders.kept(
@@ -293,7 +294,7 @@ class LineController {
     LadderView keepLadder(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
-            @PathVariable String instrument,
+            @PathVariable InstrumentCode instrument,
             @RequestParam(required = false) UUID classId,
             @RequestBody LadderDraft draft) {
         Score score = kept(person, lineId);
@@ -312,7 +313,9 @@ class LineController {
     @PreAuthorize("hasRole('DIRECTOR')")
     @Operation(operationId = "forgetLadder", summary = "Back to what is proposed")
     void forgetLadder(
-            @AuthenticationPrincipal SignedIn person, @PathVariable UUID lineId, @PathVariable String instrument) {
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID lineId,
+            @PathVariable InstrumentCode instrument) {
         kept(person, lineId);
         ladders.forget(person.programId(), lineId, instrument);
     }
@@ -340,13 +343,13 @@ class LineController {
     MadeLineView partAsMilestone(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID lineId,
-            @PathVariable String instrument,
+            @PathVariable InstrumentCode instrument,
             @PathVariable int division) {
         return new MadeLineView(harmonies.make(person.programId(), person.accountId(), lineId, instrument, division));
     }
 
     /** As the division of a roster reads it; everybody's where it names none. */
-    private static Score inDivision(Score score, String instrument, String division) {
+    private static Score inDivision(Score score, InstrumentCode instrument, String division) {
         int number = division == null ? 0 : PartNames.division(division);
         return instrument == null || number == 0 ? score : score.inDivision(instrument, number);
     }

@@ -11,6 +11,7 @@ import vividroster.core.hands.Demand;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.music.Bpm;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
@@ -76,7 +77,7 @@ class LineReadings {
     }
 
     /** @param code of the instrument whose part is played; null for everybody's */
-    AnalysisView analysis(Score score, String code, Context context) {
+    AnalysisView analysis(Score score, InstrumentCode code, Context context) {
         Instrument chosen = code == null ? null : readers.withCode(code);
         Part part = chosen == null
                 ? score.sounding()
@@ -240,7 +241,7 @@ class LineReadings {
      *
      * @param syllables by style, as the programme's checks say them
      */
-    List<List<FingerView>> fingers(Score score, String code, Context context, Map<String, String> syllables) {
+    List<List<FingerView>> fingers(Score score, InstrumentCode code, Context context, Map<String, String> syllables) {
         if (code == null) {
             return List.of();
         }
@@ -264,12 +265,12 @@ class LineReadings {
     }
 
     /** Notation for an instrument in its octave, or at concert pitch when none is named. */
-    String musicXml(Score score, String code, Context context, Purpose purpose) {
+    String musicXml(Score score, InstrumentCode code, Context context, Purpose purpose) {
         return musicXml(score, code, context, purpose, false);
     }
 
     /** @param bowed with the mark of every bow, for strings alone */
-    String musicXml(Score score, String code, Context context, Purpose purpose, boolean bowed) {
+    String musicXml(Score score, InstrumentCode code, Context context, Purpose purpose, boolean bowed) {
         if (code == null) {
             return MusicXmlWriter.writeConcert(score.title(), score.sounding(), purpose);
         }

@@ -6,9 +6,11 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.text.Lengths;
 import vividroster.server.library.Library;
 import vividroster.server.lines.LineViews.RemarkView;
+import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 
 /** What the director says of a line, to one section or to everybody. */
@@ -22,12 +24,12 @@ public class LineRemarks {
 
     private final RemarkQueries queries;
     private final Library library;
-    private final Readers readers;
+    private final InstrumentCatalog catalog;
 
-    LineRemarks(RemarkQueries queries, Library library, Readers readers) {
+    LineRemarks(RemarkQueries queries, Library library, InstrumentCatalog catalog) {
         this.queries = queries;
         this.library = library;
-        this.readers = readers;
+        this.catalog = catalog;
     }
 
     @Transactional(readOnly = true)
@@ -46,7 +48,7 @@ public class LineRemarks {
     void put(UUID programId, UUID accountId, UUID lineId, RemarkView remark) {
         library.line(programId, lineId);
         if (!ANY.equals(remark.instrument())) {
-            readers.withCode(remark.instrument());
+            InstrumentCodes.known(catalog, remark.instrument());
         }
         String trouble = text("trouble", remark.trouble());
         String tip = text("tip", remark.tip());

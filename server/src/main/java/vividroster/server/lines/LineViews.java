@@ -5,6 +5,7 @@ import vividroster.core.hands.Bowing;
 import vividroster.core.hands.Demand;
 import vividroster.core.hands.Fingers.Marked;
 import vividroster.core.instrument.Partial.Tendency;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.rehearsal.Echoes;
 import vividroster.core.rehearsal.HotSpots;
 import vividroster.server.platform.Absent;
@@ -97,7 +98,7 @@ final class LineViews {
     record HandNoteView(String kind, List<Integer> numbers, String sentence) {}
 
     /** @param sentence why, for example "Fastest: Clarinet, 4 a second in measure 5; the next has 2" */
-    record HardestView(Demand.Kind kind, String instrument, String sentence) {}
+    record HardestView(Demand.Kind kind, InstrumentCode instrument, String sentence) {}
 
     /**
      * @param number of the measure where it comes in
@@ -130,7 +131,7 @@ final class LineViews {
      * @param trackKnown whether it is known what the section has met; only then something can be new
      */
     record SectionReadingView(
-            String instrument,
+            InstrumentCode instrument,
             String name,
             boolean pitched,
             String writtenKey,

@@ -11,6 +11,7 @@ import vividroster.formats.score.LineFile.Choices;
 import vividroster.formats.score.LineFile.Use;
 import vividroster.formats.score.LineFileException;
 import vividroster.server.lines.LineViews.PartView;
+import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 
 /** The parts of a file and what each is used for, as the API shows and takes them. */
@@ -38,7 +39,7 @@ final class PartViews {
     }
 
     static String code(Voice voice) {
-        return voice.division() == 0 ? voice.instrument() : voice.instrument() + "/" + voice.division();
+        return voice.division() == 0 ? voice.instrument().value() : voice.instrument() + "/" + voice.division();
     }
 
     static List<String> leftOut(LineFile file, Choices choices) {
@@ -49,7 +50,7 @@ final class PartViews {
     static Choices choices(Map<String, String> byPart, InstrumentCatalog catalog) {
         byPart.forEach((part, use) -> {
             String code = use == null ? "" : use.replaceFirst("/[1-9]$", "");
-            if (!NO_INSTRUMENT.contains(code) && !catalog.has(code)) {
+            if (!NO_INSTRUMENT.contains(code) && !InstrumentCodes.has(catalog, code)) {
                 throw Problem.input(
                         "choices", "\"" + use + "\" is no instrument of the catalog, nor everybody, nobody or under.");
             }

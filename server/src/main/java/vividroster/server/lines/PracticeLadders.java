@@ -8,6 +8,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.music.Bpm;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Numbering;
 import vividroster.core.rehearsal.Ladder;
@@ -105,7 +106,7 @@ class PracticeLadders {
      */
     record Asked(Habit habit, Theme theme, Integer groupSize, double minutes) {}
 
-    LadderView propose(Score score, String code, Context context, Asked asked) {
+    LadderView propose(Score score, InstrumentCode code, Context context, Asked asked) {
         Conventions conventions = context.conventions();
         Instrument instrument = readers.withCode(code);
         Reading reading = read(score, instrument, context.stage(), conventions, context.track());
@@ -133,14 +134,20 @@ class PracticeLadders {
 
     /** The kept one of an instrument; empty where the director kept none. */
     @Transactional(readOnly = true)
-    Optional<LadderView> kept(UUID programId, UUID lineId, Score score, String code, Context context) {
+    Optional<LadderView> kept(UUID programId, UUID lineId, Score score, InstrumentCode code, Context context) {
         return queries.find(programId, lineId, code).map(draft -> timed(score, code, context, draft));
     }
 
     /** Keeps steps as the director put them. @return the same, timed */
     @Transactional
     LadderView keep(
-            UUID programId, UUID accountId, UUID lineId, Score score, String code, Context context, LadderDraft draft) {
+            UUID programId,
+            UUID accountId,
+            UUID lineId,
+            Score score,
+            InstrumentCode code,
+            Context context,
+            LadderDraft draft) {
         if (draft.steps() == null || draft.steps().isEmpty() || draft.steps().size() > MOST_STEPS) {
             throw Problem.input("steps", "A ladder has 1 to " + MOST_STEPS + " steps.");
         }
@@ -160,11 +167,11 @@ class PracticeLadders {
     }
 
     @Transactional
-    void forget(UUID programId, UUID lineId, String code) {
+    void forget(UUID programId, UUID lineId, InstrumentCode code) {
         queries.delete(programId, lineId, code);
     }
 
-    private LadderView timed(Score score, String code, Context context, LadderDraft draft) {
+    private LadderView timed(Score score, InstrumentCode code, Context context, LadderDraft draft) {
         Conventions conventions = context.conventions();
         Instrument instrument = readers.withCode(code);
         Reading reading = read(score, instrument, context.stage(), conventions, context.track());

@@ -10,6 +10,7 @@ import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Range;
 import vividroster.core.instrument.Ranges;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Fitted;
@@ -25,7 +26,6 @@ import vividroster.core.rehearsal.Reading.Reader;
 import vividroster.formats.catalog.FingeringFile;
 import vividroster.formats.catalog.FingeringFile.Charts;
 import vividroster.formats.catalog.RangeFile;
-import vividroster.server.platform.InstrumentCodes;
 
 /** The instruments of the catalog as readers of lines. */
 @Component
@@ -34,8 +34,8 @@ class Readers {
     private static final Range ANY_PLACE = Range.parse("C0-B9");
 
     private final InstrumentCatalog catalog;
-    private final Map<String, Ranges> ranges = RangeFile.shipped();
-    private final Map<String, Charts> charts = FingeringFile.charts();
+    private final Map<InstrumentCode, Ranges> ranges = RangeFile.shipped();
+    private final Map<InstrumentCode, Charts> charts = FingeringFile.charts();
 
     Readers(InstrumentCatalog catalog) {
         this.catalog = catalog;
@@ -63,9 +63,8 @@ class Readers {
         return catalog.inScoreOrder().stream().filter(Instrument::pitched).toList();
     }
 
-    /** @throws Problem when the catalog has no such instrument */
-    Instrument withCode(String code) {
-        return catalog.withCode(InstrumentCodes.known(catalog, "instrument", code));
+    Instrument withCode(InstrumentCode code) {
+        return catalog.withCode(code);
     }
 
     /** As the programme's instruments are built. */

@@ -17,6 +17,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.music.Beats;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
@@ -47,7 +48,7 @@ class Tracks {
     /** Key of the starter check that teaches it. */
     private static final String FIRST_ROLL = "rolls-start";
 
-    private record Page(Source source, String instrument, Stage stage, Spelling spelling, Builds builds) {}
+    private record Page(Source source, InstrumentCode instrument, Stage stage, Spelling spelling, Builds builds) {}
 
     private final Orders orders;
     private final Rosters rosters;
@@ -80,10 +81,10 @@ class Tracks {
      * @param instruments of the class today
      * @param met by each of them before the line was first ordered to it; up to today where it was not
      */
-    record ClassTrack(Set<String> instruments, Map<String, Vocabulary> met) {
+    record ClassTrack(Set<InstrumentCode> instruments, Map<InstrumentCode, Vocabulary> met) {
         static final ClassTrack UNKNOWN = new ClassTrack(Set.of(), Map.of());
 
-        Optional<Vocabulary> of(String instrument) {
+        Optional<Vocabulary> of(InstrumentCode instrument) {
             return Optional.ofNullable(met.get(instrument));
         }
     }
@@ -91,7 +92,7 @@ class Tracks {
     /** @param lineId null for all that is met up to today */
     @Transactional(readOnly = true)
     ClassTrack of(UUID programId, UUID classId, UUID lineId, Stage stage, Conventions conventions) {
-        Set<String> instruments = instruments(programId, classId);
+        Set<InstrumentCode> instruments = instruments(programId, classId);
         LocalDate today = office.today(programId);
         List<MilestoneOrder> set = orders.ever(programId, List.of(classId));
         Set<UUID> ids = set.stream().map(MilestoneOrder::milestoneId).collect(Collectors.toSet());
@@ -99,8 +100,8 @@ class Tracks {
         Map<UUID, LineFacts> facts = library.lines(programId, ids);
         Map<UUID, Integer> shelf = new HashMap<>();
         library.milestones(programId, ids).forEach(m -> shelf.put(m.id(), shelf.size()));
-        Map<String, Vocabulary> met = new HashMap<>();
-        for (String code : instruments) {
+        Map<InstrumentCode, Vocabulary> met = new HashMap<>();
+        for (InstrumentCode code : instruments) {
             Instrument instrument = readers.withCode(code);
             Vocabulary own = met(lineId, instrument, classId, today, set, shelf, sources, facts, stage, conventions);
             met.put(
@@ -126,7 +127,7 @@ class Tracks {
 
     /** Codes of the instruments a class has today. */
     @Transactional(readOnly = true)
-    Set<String> instruments(UUID programId, UUID classId) {
+    Set<InstrumentCode> instruments(UUID programId, UUID classId) {
         rosters.schoolClass(programId, classId);
         return rosters.seatsOn(programId, office.today(programId)).stream()
                 .filter(seat -> seat.classId().equals(classId))

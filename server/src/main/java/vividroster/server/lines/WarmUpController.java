@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Key;
 import vividroster.core.music.Score;
 import vividroster.core.rehearsal.WarmUp;
@@ -147,7 +148,7 @@ class WarmUpController {
             @RequestParam WarmUp.Kind kind,
             @RequestParam(defaultValue = "1") double minutes,
             @RequestParam(defaultValue = "B-flat major") String key,
-            @RequestParam(required = false) String instrument,
+            @RequestParam(required = false) InstrumentCode instrument,
             @RequestParam(required = false) Stage stage) {
         Stage asked = stage == null ? contexts.stage(person.programId(), classId) : stage;
         Score score = warmUps.written(

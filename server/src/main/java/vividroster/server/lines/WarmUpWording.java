@@ -7,12 +7,15 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 import vividroster.core.rehearsal.HotSpots;
 import vividroster.core.rehearsal.WarmUp;
 
 /** A warm-up in the words of the rehearsal room. */
 final class WarmUpWording {
+
+    private static final InstrumentCode FLUTE = new InstrumentCode("flute");
 
     private WarmUpWording() {}
 
@@ -31,7 +34,7 @@ final class WarmUpWording {
     /** One sentence for each kind of player there is. */
     static List<String> how(WarmUp.Kind kind, List<Instrument> instruments) {
         Set<Family> families = instruments.stream().map(Instrument::family).collect(Collectors.toSet());
-        Set<String> codes = instruments.stream().map(Instrument::code).collect(Collectors.toSet());
+        Set<InstrumentCode> codes = instruments.stream().map(Instrument::code).collect(Collectors.toSet());
         boolean strings = families.contains(Family.STRING);
         boolean winds = families.contains(Family.WOODWIND) || families.contains(Family.BRASS);
         List<String> how = new ArrayList<>();
@@ -45,10 +48,10 @@ final class WarmUpWording {
                         how,
                         families.contains(Family.BRASS),
                         "Brass: mouthpiece alone, one steady tone, then a slow siren");
-                add(how, codes.contains("flute"), "Flutes: head joint alone, end open, then closed");
+                add(how, codes.contains(FLUTE), "Flutes: head joint alone, end open, then closed");
                 add(
                         how,
-                        families.contains(Family.WOODWIND) && !codes.equals(Set.of("flute")),
+                        families.contains(Family.WOODWIND) && !codes.equals(Set.of(FLUTE)),
                         "Reeds: mouthpiece or reed alone, one steady tone");
                 add(how, strings, "Strings: pluck the open strings from the lowest up");
             }

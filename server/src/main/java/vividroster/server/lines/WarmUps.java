@@ -18,6 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.music.Beats;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Key;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
@@ -137,7 +138,7 @@ class WarmUps {
         Asked asked = week(programId, classId, monday, instruments);
         Conventions conventions = chosen.of(programId);
         ClassTrack track = tracks.of(programId, classId, null, stage, conventions);
-        Map<String, FirstWords> words = checks.firstWords(
+        Map<InstrumentCode, FirstWords> words = checks.firstWords(
                 programId, instruments.stream().map(Instrument::code).toList());
         return WarmUpMusic.of(
                 new WarmUpMusic.Wish(
@@ -168,10 +169,10 @@ class WarmUps {
      *
      * @param met written notes of its lines by instrument, as MIDI numbers
      */
-    private record Asked(WarmUp.Week week, Map<String, Set<Integer>> met) {}
+    private record Asked(WarmUp.Week week, Map<InstrumentCode, Set<Integer>> met) {}
 
     private List<Instrument> instruments(UUID programId, UUID classId) {
-        Set<String> here = tracks.instruments(programId, classId);
+        Set<InstrumentCode> here = tracks.instruments(programId, classId);
         return readers.pitched().stream().filter(i -> here.contains(i.code())).toList();
     }
 
@@ -187,7 +188,7 @@ class WarmUps {
         Map<UUID, Source> sources = notations.sources(programId, lines);
         Map<Key, Integer> keys = new LinkedHashMap<>();
         Map<String, Pitch> fresh = new LinkedHashMap<>();
-        Map<String, Set<Integer>> met = new HashMap<>();
+        Map<InstrumentCode, Set<Integer>> met = new HashMap<>();
         Set<List<Beats>> rhythms = new LinkedHashSet<>();
         Map<HotSpots.Reason, Set<String>> asked = new EnumMap<>(HotSpots.Reason.class);
         for (UUID line : lines) {

@@ -25,6 +25,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
@@ -33,7 +34,6 @@ import vividroster.core.season.SchoolYear;
 import vividroster.core.text.Lengths;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Absent;
-import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -103,7 +103,7 @@ class OrderController {
      */
     record CarryRequest(
             @Absent Family family,
-            @Absent String instrument,
+            @Absent InstrumentCode instrument,
             @Absent String division,
             @Absent UUID lineId,
 
@@ -132,10 +132,7 @@ class OrderController {
             return text == null ? "" : text.strip();
         }
 
-        Carried toCarried(InstrumentCatalog catalog) {
-            if (instrument != null) {
-                InstrumentCodes.known(catalog, "carries", instrument);
-            }
+        Carried toCarried() {
             Carried.Whom whom = instrument != null
                     ? new Carried.OfSection(
                             instrument, Optional.ofNullable(division).filter(d -> !d.isBlank()))
@@ -215,12 +212,12 @@ class OrderController {
             evidence.add(Evidence.PARTNER_CHECK);
         }
         List<SectionScope> scopes = request.scopes().stream()
-                .map(scope -> scope.toScope(catalog))
+                .map(scope -> scope.toScope())
                 .distinct()
                 .toList();
         List<Carried> carried = request.carries() == null
                 ? List.of()
-                : request.carries().stream().map(c -> c.toCarried(catalog)).toList();
+                : request.carries().stream().map(c -> c.toCarried()).toList();
         if (!carried.isEmpty() && request.milestones().size() > 1) {
             throw Problem.input("carries", "Order one check at a time when sections carry something of their own.");
         }

@@ -19,6 +19,7 @@ import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import vividroster.core.instrument.Family;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
@@ -151,7 +152,11 @@ class OrderQueries {
                     .param(
                             "family",
                             columns.family() == null ? null : columns.family().name())
-                    .param("instrument", columns.instrument())
+                    .param(
+                            "instrument",
+                            columns.instrument() == null
+                                    ? null
+                                    : columns.instrument().value())
                     .param("division", columns.division())
                     .update();
         }
@@ -188,7 +193,11 @@ class OrderQueries {
                             carried.whom() instanceof Carried.OfFamily of
                                     ? of.family().name()
                                     : null)
-                    .param("instrument", carried.whom() instanceof Carried.OfSection of ? of.instrument() : null)
+                    .param(
+                            "instrument",
+                            carried.whom() instanceof Carried.OfSection of
+                                    ? of.instrument().value()
+                                    : null)
                     .param(
                             "division",
                             carried.whom() instanceof Carried.OfSection of
@@ -229,7 +238,8 @@ class OrderQueries {
 
     private static Carried.Whom whom(ResultSet row) throws SQLException {
         if (row.getString("instrument") != null) {
-            return new Carried.OfSection(row.getString("instrument"), Optional.ofNullable(row.getString("division")));
+            return new Carried.OfSection(
+                    Rows.instrument(row, "instrument"), Optional.ofNullable(row.getString("division")));
         }
         return row.getString("family") == null
                 ? new Carried.Everybody()
@@ -275,14 +285,14 @@ class OrderQueries {
         Rows.texts(row, "evidence").forEach(name -> evidence.add(Evidence.valueOf(name)));
         UUID classId = Rows.id(row, "class_id");
         String family = row.getString("family");
-        String instrument = row.getString("instrument");
+        Optional<InstrumentCode> instrument = Rows.maybeInstrument(row, "instrument");
         SectionScope scope;
         if (classId == null) {
-            scope = new SectionScope.InstrumentAcrossClasses(instrument);
+            scope = new SectionScope.InstrumentAcrossClasses(instrument.orElseThrow());
         } else if (family != null) {
             scope = new SectionScope.FamilyOfClass(classId, Family.valueOf(family));
-        } else if (instrument != null) {
-            scope = new SectionScope.Section(classId, instrument, Optional.ofNullable(row.getString("division")));
+        } else if (instrument.isPresent()) {
+            scope = new SectionScope.Section(classId, instrument.get(), Optional.ofNullable(row.getString("division")));
         } else {
             scope = new SectionScope.Tutti(classId);
         }

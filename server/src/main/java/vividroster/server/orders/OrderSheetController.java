@@ -20,6 +20,7 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Spelling;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -68,7 +69,8 @@ class OrderSheetController {
             @Absent String pattern,
             @Absent String drill) {}
 
-    record SheetPartView(String instrument, String name, String division, int students, List<SheetItemView> items) {}
+    record SheetPartView(
+            InstrumentCode instrument, String name, String division, int students, List<SheetItemView> items) {}
 
     record SheetView(String className, LocalDate monday, LocalDate friday, List<SheetPartView> parts) {}
 

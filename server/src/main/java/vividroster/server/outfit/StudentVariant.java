@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.curriculum.TechniqueCheck;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.outfit.Review;
 
 /**
@@ -17,7 +18,7 @@ public record StudentVariant(
         UUID id,
         UUID studentId,
         UUID milestoneId,
-        String instrument,
+        InstrumentCode instrument,
         String name,
         String note,
         SchoolChoices choices,

@@ -119,7 +119,7 @@ class VariantController {
         LocalDate today = office.today(programId);
         TechniqueCheck check = checks.check(programId, milestoneId)
                 .orElseThrow(() -> Problem.notFound("Nothing more is written about this check."));
-        Set<UUID> students = rosters.seatsOfStudentsIn(programId, request.toScope(catalog), today).stream()
+        Set<UUID> students = rosters.seatsOfStudentsIn(programId, request.toScope(), today).stream()
                 .map(Seat::studentId)
                 .collect(Collectors.toSet());
         return new CheckVariantsView(

@@ -55,7 +55,7 @@ class VariantQueries {
                         .param("id", variant.id())
                         .param("studentId", variant.studentId())
                         .param("milestoneId", variant.milestoneId())
-                        .param("instrument", variant.instrument())
+                        .param("instrument", variant.instrument().value())
                         .param("name", variant.name())
                         .param("note", variant.note())
                         .param(
@@ -123,7 +123,7 @@ class VariantQueries {
                 Rows.id(row, "id"),
                 Rows.id(row, "student_id"),
                 Rows.id(row, "milestone_id"),
-                row.getString("instrument"),
+                Rows.instrument(row, "instrument"),
                 row.getString("name"),
                 row.getString("note"),
                 new SchoolChoices(json.readValue(row.getString("choices"), CHOICES)),

@@ -3,6 +3,7 @@ package vividroster.server.partners;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.PartnerPairs;
 
 /**
@@ -32,5 +33,5 @@ record PartnerCheck(
      * @param first printed measure, from 1
      * @param last inclusive
      */
-    record Measures(String instrument, String division, int first, int last) {}
+    record Measures(InstrumentCode instrument, String division, int first, int last) {}
 }

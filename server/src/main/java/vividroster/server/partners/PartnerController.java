@@ -2,7 +2,6 @@ package vividroster.server.partners;
 
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -27,6 +26,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.progress.Outcome;
 import vividroster.core.roster.PartnerPairs;
@@ -41,7 +41,6 @@ import vividroster.server.orders.Orders;
 import vividroster.server.partners.PartnerCheck.Measures;
 import vividroster.server.partners.PartnerCheck.Pairing;
 import vividroster.server.platform.Absent;
-import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -76,12 +75,13 @@ class PartnerController {
         this.catalog = catalog;
     }
 
-    record PartnerView(UUID studentId, String name, String instrument, String instrumentName, String division) {}
+    record PartnerView(
+            UUID studentId, String name, InstrumentCode instrument, String instrumentName, String division) {}
 
     record PartnerGroupView(List<PartnerView> members) {}
 
     /** A section, or division, that can be given measures of its own. */
-    record WatchPartView(String instrument, String instrumentName, String division) {}
+    record WatchPartView(InstrumentCode instrument, String instrumentName, String division) {}
 
     /** @param earlier partner checks of this class so far */
     record ProposalView(
@@ -93,7 +93,7 @@ class PartnerController {
             int earlier) {}
 
     record MeasuresRequest(
-            @NotBlank String instrument, @NotNull String division, int first, int last) {}
+            @NotNull InstrumentCode instrument, @NotNull String division, int first, int last) {}
 
     record NewPartnerCheck(
             @NotNull(message = "A partner check needs an id.")
@@ -150,8 +150,7 @@ class PartnerController {
             @ParameterObject ScopeRequest request) {
         UUID programId = person.programId();
         UUID classId = inAClass(request);
-        PartnerChecks.Proposal proposal =
-                partners.propose(programId, milestoneId, request.toScope(catalog), classId, pairing);
+        PartnerChecks.Proposal proposal = partners.propose(programId, milestoneId, request.toScope(), classId, pairing);
         Map<UUID, PartnerView> known = new LinkedHashMap<>();
         List<WatchPartView> parts = new ArrayList<>();
         proposal.seated().forEach(s -> {
@@ -199,14 +198,10 @@ class PartnerController {
                         request.pairing(),
                         request.watch(),
                         request.measures().stream()
-                                .map(m -> new Measures(
-                                        InstrumentCodes.known(catalog, "measures", m.instrument()),
-                                        m.division(),
-                                        m.first(),
-                                        m.last()))
+                                .map(m -> new Measures(m.instrument(), m.division(), m.first(), m.last()))
                                 .toList(),
                         groups),
-                request.scope().toScope(catalog));
+                request.scope().toScope());
     }
 
     @GetMapping

@@ -70,7 +70,7 @@ class PartnerQueries {
                     """)
                     .param("programId", programId)
                     .param("checkId", check.id())
-                    .param("instrument", measures.instrument())
+                    .param("instrument", measures.instrument().value())
                     .param("division", measures.division())
                     .param("first", measures.first())
                     .param("last", measures.last())
@@ -133,7 +133,7 @@ class PartnerQueries {
                 .query(row -> {
                     measures.computeIfAbsent(Rows.id(row, "partner_check_id"), id -> new ArrayList<>())
                             .add(new Measures(
-                                    row.getString("instrument"),
+                                    Rows.instrument(row, "instrument"),
                                     row.getString("division"),
                                     row.getInt("first_measure"),
                                     row.getInt("last_measure")));

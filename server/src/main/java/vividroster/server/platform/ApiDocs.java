@@ -8,15 +8,23 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.ClassPathScanningCandidateComponentProvider;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.type.filter.AssignableTypeFilter;
 import org.springframework.util.ClassUtils;
+import vividroster.core.music.InstrumentCode;
 
 /** The documented API. Properties are required unless marked {@link Absent}, so that generated clients know. */
 @Configuration(proxyBeanMethods = false)
 class ApiDocs {
+
+    static {
+        SpringDocUtils.getConfig()
+                .replaceWithClass(InstrumentCode.class, String.class)
+                .addSimpleTypesForParameterObject(InstrumentCode.class);
+    }
 
     @Bean
     OpenAPI openApi() {

@@ -11,6 +11,8 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import tools.jackson.databind.module.SimpleModule;
 import vividroster.core.curriculum.SchoolChoices;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 
 @Configuration(proxyBeanMethods = false)
 class JsonConfig {
@@ -35,13 +37,15 @@ class JsonConfig {
         abstract Map<String, String> byQuestion();
     }
 
-    /** Text, days and moments of JSON bodies come in by the same rules as those of addresses. */
+    /** Text, days, moments and instruments of JSON bodies come in by the same rules as those of addresses. */
     @Bean
-    JsonMapperBuilderCustomizer edges() {
+    JsonMapperBuilderCustomizer edges(InstrumentCatalog catalog) {
         return builder -> builder.addModule(new SimpleModule("edges")
                 .addDeserializer(String.class, new TextEdge.Texts())
                 .addKeyDeserializer(String.class, new TextEdge.Keys())
                 .addDeserializer(LocalDate.class, new DayEdge.JsonDays())
-                .addDeserializer(Instant.class, new DayEdge.JsonMoments()));
+                .addDeserializer(Instant.class, new DayEdge.JsonMoments())
+                .addDeserializer(InstrumentCode.class, new InstrumentCodes.FromJson(catalog))
+                .addSerializer(InstrumentCode.class, new InstrumentCodes.ToJson()));
     }
 }

@@ -60,9 +60,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> wrongType(MethodArgumentTypeMismatchException e) {
-        return ResponseEntity.badRequest()
+        HttpStatus status = told(e).map(Problem::status).orElse(HttpStatus.BAD_REQUEST);
+        return ResponseEntity.status(status)
                 .body(detail(
-                        HttpStatus.BAD_REQUEST,
+                        status,
                         told(e).map(Problem::getMessage)
                                 .orElseGet(() -> "\"" + DayEdge.shortened(String.valueOf(e.getValue()))
                                         + "\" cannot be read as " + e.getName() + "."),
@@ -131,8 +132,17 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         FieldError error = e.getBindingResult().getFieldError();
         String field = error == null ? null : error.getField();
-        String sentence = error == null ? "Something in the request is missing." : error.getDefaultMessage();
+        String sentence = error == null ? "Something in the request is missing." : sentence(error);
         return ResponseEntity.unprocessableContent().body(detail(HttpStatus.UNPROCESSABLE_CONTENT, sentence, field));
+    }
+
+    private static @Nullable String sentence(FieldError error) {
+        return error.contains(Throwable.class)
+                ? told(error.unwrap(Throwable.class))
+                        .map(Problem::getMessage)
+                        .orElseGet(() -> "\"" + DayEdge.shortened(String.valueOf(error.getRejectedValue()))
+                                + "\" cannot be read as " + error.getField() + ".")
+                : error.getDefaultMessage();
     }
 
     @Override

@@ -12,14 +12,23 @@ import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 
 /** The interface's files; every path that is neither a file nor the API is a screen of the one page. */
 @Configuration(proxyBeanMethods = false)
 class WebConfig implements WebMvcConfigurer {
 
+    private final InstrumentCatalog catalog;
+
+    WebConfig(InstrumentCatalog catalog) {
+        this.catalog = catalog;
+    }
+
     @Override
     public void addFormatters(FormatterRegistry registry) {
         registry.addConverter(String.class, LocalDate.class, new DayEdge.Days());
+        registry.addConverter(String.class, InstrumentCode.class, new InstrumentCodes.InAddresses(catalog));
     }
 
     @Override

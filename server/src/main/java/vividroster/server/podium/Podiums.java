@@ -20,6 +20,7 @@ import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.outfit.Review;
 import vividroster.core.progress.Capped;
 import vividroster.core.progress.NeedsAttention;
@@ -85,7 +86,7 @@ class Podiums {
 
     /** @param passed of all milestones set for its players; asked how many are set */
     record SectionView(
-            String instrument,
+            InstrumentCode instrument,
             String name,
             String plural,
             Family family,
@@ -166,7 +167,7 @@ class Podiums {
             return new RailView(sections(
                     runs.seated(programId, seats, tutti, day), progress.sheet(programId, Question.of(seats, day))));
         }
-        Map<String, Set<UUID>> students = rosters.seatsOn(programId, day).stream()
+        Map<InstrumentCode, Set<UUID>> students = rosters.seatsOn(programId, day).stream()
                 .collect(Collectors.groupingBy(
                         Seat::instrument, Collectors.mapping(Seat::studentId, Collectors.toSet())));
         return new RailView(catalog.inScoreOrder().stream()
@@ -380,7 +381,7 @@ class Podiums {
     }
 
     private List<SectionView> sections(List<Seated> rows, Sheet sheet) {
-        Map<String, List<Seated>> byInstrument = rows.stream()
+        Map<InstrumentCode, List<Seated>> byInstrument = rows.stream()
                 .collect(
                         Collectors.groupingBy(row -> row.seat().instrument(), LinkedHashMap::new, Collectors.toList()));
         List<SectionView> sections = new ArrayList<>();

@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.RosterPlan.PlannedRow;
 import vividroster.core.roster.RowOutcome;
 import vividroster.server.audit.Audit;
@@ -183,7 +184,7 @@ class ImportController {
         };
     }
 
-    private String place(String instrument, String division) {
+    private String place(InstrumentCode instrument, String division) {
         String name = catalog.withCode(instrument).name().toLowerCase(java.util.Locale.ROOT);
         return division.isEmpty() ? name : name + " " + division;
     }

@@ -27,6 +27,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.Seat;
 import vividroster.core.text.Lengths;
 import vividroster.server.office.Office;
@@ -83,9 +84,9 @@ class RosterController {
             @Max(value = 240, message = "A class meets for 5 to 240 minutes.")
             int minutes) {}
 
-    record InstrumentView(String code, String name, String plural, Family family) {}
+    record InstrumentView(InstrumentCode code, String name, String plural, Family family) {}
 
-    record SeatView(String className, UUID classId, String instrument, String division) {}
+    record SeatView(String className, UUID classId, InstrumentCode instrument, String division) {}
 
     record StudentView(UUID id, String name, String sortName, List<SeatView> seats) {}
 

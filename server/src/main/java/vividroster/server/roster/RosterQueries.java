@@ -14,6 +14,7 @@ import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.jdbc.core.namedparam.SqlParameterSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.Roster;
 import vividroster.core.roster.Seat;
 import vividroster.server.platform.Rows;
@@ -67,7 +68,7 @@ class RosterQueries {
     List<Seat> findSeatsOfStudentsIn(
             UUID programId,
             @Nullable Collection<UUID> classIds,
-            Collection<String> instruments,
+            Collection<InstrumentCode> instruments,
             @Nullable String division,
             LocalDate day) {
         return jdbc.sql("""
@@ -86,7 +87,7 @@ class RosterQueries {
                         """)
                 .param("programId", programId)
                 .param("classIds", classIds == null ? null : Rows.array(classIds), java.sql.Types.ARRAY)
-                .param("instruments", instruments.toArray(String[]::new))
+                .param("instruments", Rows.codes(instruments))
                 .param("division", division)
                 .param("day", day)
                 .query(RosterQueries::seat)
@@ -148,7 +149,7 @@ class RosterQueries {
                                 .addValue("id", seat.id())
                                 .addValue("studentId", seat.seat().studentId())
                                 .addValue("classId", seat.seat().classId())
-                                .addValue("instrument", seat.seat().instrument())
+                                .addValue("instrument", seat.seat().instrument().value())
                                 .addValue("division", seat.seat().division())
                                 .addValue("startsOn", seat.seat().startsOn())
                                 .addValue("endsOn", seat.seat().endsOn().orElse(null), java.sql.Types.DATE))
@@ -234,7 +235,7 @@ class RosterQueries {
         return new Seat(
                 Rows.id(row, "student_id"),
                 Rows.id(row, "class_id"),
-                row.getString("instrument"),
+                Rows.instrument(row, "instrument"),
                 row.getString("division"),
                 Rows.day(row, "starts_on"),
                 Rows.maybeDay(row, "ends_on"));

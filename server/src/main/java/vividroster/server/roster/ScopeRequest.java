@@ -6,9 +6,9 @@ import java.util.UUID;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.SectionScope;
 import vividroster.server.platform.Absent;
-import vividroster.server.platform.InstrumentCodes;
 import vividroster.server.platform.Problem;
 
 /**
@@ -18,27 +18,26 @@ import vividroster.server.platform.Problem;
 public record ScopeRequest(
         @Absent UUID classId,
         @Absent Family family,
-        @Absent String instrument,
+        @Absent InstrumentCode instrument,
         @Absent String division) {
 
     /** @throws Problem when the parts do not name a section */
-    public SectionScope toScope(InstrumentCatalog catalog) {
-        Optional<String> instrumentCode = given(instrument);
-        instrumentCode.ifPresent(code -> InstrumentCodes.known(catalog, "instrument", code));
-        if (family != null && instrumentCode.isPresent()) {
+    public SectionScope toScope() {
+        if (family != null && instrument != null) {
             throw Problem.input("family", "Choose a family or an instrument, not both.");
         }
         if (classId == null) {
-            return instrumentCode
-                    .<SectionScope>map(SectionScope.InstrumentAcrossClasses::new)
-                    .orElseThrow(() -> Problem.input("classId", "Choose a class, or an instrument in every class."));
+            if (instrument == null) {
+                throw Problem.input("classId", "Choose a class, or an instrument in every class.");
+            }
+            return new SectionScope.InstrumentAcrossClasses(instrument);
         }
         if (family != null) {
             return new SectionScope.FamilyOfClass(classId, family);
         }
-        return instrumentCode
-                .<SectionScope>map(code -> new SectionScope.Section(classId, code, given(division)))
-                .orElseGet(() -> new SectionScope.Tutti(classId));
+        return instrument == null
+                ? new SectionScope.Tutti(classId)
+                : new SectionScope.Section(classId, instrument, given(division));
     }
 
     public static ScopeRequest of(SectionScope scope) {
@@ -56,7 +55,7 @@ public record ScopeRequest(
     }
 
     /** The instruments of a scope, for a query; empty means all. */
-    static List<String> instruments(SectionScope scope, InstrumentCatalog catalog) {
+    static List<InstrumentCode> instruments(SectionScope scope, InstrumentCatalog catalog) {
         return switch (scope) {
             case SectionScope.Tutti tutti -> List.of();
             case SectionScope.FamilyOfClass part ->

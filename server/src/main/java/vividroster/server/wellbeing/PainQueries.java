@@ -40,7 +40,7 @@ class PainQueries {
                         .param("id", report.id())
                         .param("studentId", report.studentId())
                         .param("classId", report.classId())
-                        .param("instrument", report.instrument())
+                        .param("instrument", report.instrument().value())
                         .param("place", report.place())
                         .param("since", report.since())
                         .param("reportedOn", report.reportedOn())
@@ -94,7 +94,7 @@ class PainQueries {
                 Rows.id(row, "id"),
                 Rows.id(row, "student_id"),
                 Rows.id(row, "class_id"),
-                row.getString("instrument"),
+                Rows.instrument(row, "instrument"),
                 row.getString("place"),
                 row.getString("since"),
                 Rows.day(row, "reported_on"),

@@ -3,6 +3,7 @@ package vividroster.server.wellbeing;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
+import vividroster.core.music.InstrumentCode;
 
 /**
  * What a student said hurts. Never a diagnosis.
@@ -15,7 +16,7 @@ public record PainReport(
         UUID id,
         UUID studentId,
         UUID classId,
-        String instrument,
+        InstrumentCode instrument,
         String place,
         String since,
         LocalDate reportedOn,

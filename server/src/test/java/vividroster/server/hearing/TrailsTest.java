@@ -12,12 +12,14 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Attempt;
 import vividroster.core.progress.Evidence;
 import vividroster.core.progress.Outcome;
@@ -29,7 +31,8 @@ import vividroster.testkit.School;
 /** What the database keeps beside the attempts is what the core's ledger says of them, whatever came in which order. */
 class TrailsTest {
 
-    private static final List<String> INSTRUMENTS = List.of("trumpet", "horn", "baritone-tc");
+    private static final List<InstrumentCode> INSTRUMENTS =
+            Stream.of("trumpet", "horn", "baritone-tc").map(InstrumentCode::new).toList();
 
     private final RunningServer server = RunningServer.shared();
     private final School school = School.open(server);

@@ -1,0 +1,35 @@
+package vividroster.core.music;
+
+import java.util.regex.Pattern;
+
+/**
+ * The short stable word for an instrument of the catalog, for example {@code alto-saxophone}: lower-case words with
+ * hyphens. A code may be of no catalog; the edge where codes come in asks that.
+ */
+public record InstrumentCode(String value) implements Comparable<InstrumentCode> {
+
+    private static final Pattern WORDS = Pattern.compile("[a-z]+(-[a-z]+)*");
+
+    /** @throws IllegalArgumentException when it is not lower-case words with hyphens */
+    public InstrumentCode {
+        if (!isWritten(value)) {
+            throw new IllegalArgumentException("code must be lower-case words with hyphens, was \"" + value + "\"");
+        }
+    }
+
+    /** Whether a text is written like a code. */
+    public static boolean isWritten(String text) {
+        return WORDS.matcher(text).matches();
+    }
+
+    /** By the alphabet; score order is the catalog's. */
+    @Override
+    public int compareTo(InstrumentCode other) {
+        return value.compareTo(other.value);
+    }
+
+    @Override
+    public String toString() {
+        return value;
+    }
+}
