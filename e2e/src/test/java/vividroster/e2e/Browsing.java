@@ -7,10 +7,12 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Cookie;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import vividroster.testkit.RunningServer;
 import vividroster.testkit.School;
 
@@ -18,7 +20,11 @@ import vividroster.testkit.School;
 final class Browsing {
 
     private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
-    private static Browser browser;
+    /** One a thread, since its driver is not to be shared between threads. */
+    private static final ThreadLocal<Browser> BROWSERS = ThreadLocal.withInitial(Browsing::launch);
+
+    /** Of the demo's director, who signs in once for all. */
+    private static final Map<String, Map<String, String>> DEMO_COOKIES = new ConcurrentHashMap<>();
 
     private Browsing() {}
 
@@ -44,30 +50,27 @@ final class Browsing {
         }
     }
 
-    private static synchronized Browser browser() {
-        if (browser == null) {
-            Playwright playwright = Playwright.create(
-                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-            browser = playwright
-                    .chromium()
-                    .launch(new BrowserType.LaunchOptions()
-                            .setExecutablePath(CHROMIUM)
-                            .setHeadless(true)
-                            .setArgs(List.of(
-                                    "--headless",
-                                    "--no-sandbox",
-                                    "--disable-gpu",
-                                    "--disable-quic",
-                                    "--no-first-run",
-                                    "--disable-background-networking",
-                                    "--disable-component-update",
-                                    "--disable-sync")));
-        }
-        return browser;
+    private static Browser launch() {
+        Playwright playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        return playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(CHROMIUM)
+                        .setHeadless(true)
+                        .setArgs(List.of(
+                                "--headless",
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
     }
 
     static Seat open(RunningServer server, Screen screen) {
-        BrowserContext context = browser()
+        BrowserContext context = BROWSERS.get()
                 .newContext(new Browser.NewContextOptions()
                         .setBaseURL(server.address())
                         .setViewportSize(screen.width, screen.height)
@@ -112,10 +115,24 @@ final class Browsing {
     }
 
     static void signInTo(School school, Page page) {
-        signIn(page, school.directorName(), School.PASSWORD);
+        sitDown(page, school.address(), school.director().cookies());
     }
 
-    static void signInToDemo(Page page) {
-        signIn(page, "odalys", "ferry-to-saltgrass");
+    static void signInToDemo(RunningServer server, Page page) {
+        sitDown(
+                page,
+                server.address(),
+                DEMO_COOKIES.computeIfAbsent(
+                        server.address(), address -> server.demoDirector().cookies()));
+    }
+
+    /** As somebody who has signed in; the form itself is walked through where it is what is tested. */
+    private static void sitDown(Page page, String address, Map<String, String> cookies) {
+        page.context()
+                .addCookies(cookies.entrySet().stream()
+                        .map(cookie -> new Cookie(cookie.getKey(), cookie.getValue()).setUrl(address))
+                        .toList());
+        page.navigate("/podium");
+        page.waitForURL("**/podium**");
     }
 }

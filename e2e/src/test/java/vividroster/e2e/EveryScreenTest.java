@@ -154,7 +154,7 @@ class EveryScreenTest {
             page.navigate("/");
             assertThat(page.getByLabel("Password")).isVisible();
             found.addAll(serious(page, "sign-in"));
-            Browsing.signInToDemo(page);
+            Browsing.signInToDemo(server, page);
             screens().forEach((name, address) -> {
                 page.navigate(address);
                 settle(page);
@@ -205,7 +205,7 @@ class EveryScreenTest {
     void theJumpBoxGoesAnywhereByKeyboardAlone() {
         try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
             Page page = seat.page();
-            Browsing.signInToDemo(page);
+            Browsing.signInToDemo(server, page);
             page.keyboard().press("/");
             page.keyboard().type("sunniva");
             assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("Sunniva Drake");
@@ -241,7 +241,7 @@ class EveryScreenTest {
     void anAddressThatIsNoneLeadsToThePodiumAndSignOutEndsIt() {
         try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
             Page page = seat.page();
-            Browsing.signInToDemo(page);
+            Browsing.signIn(page, "odalys", "ferry-to-saltgrass");
             page.navigate("/no/such/screen");
             page.waitForURL("**/podium**");
             page.getByLabel("Odalys Quayle, menu").click();

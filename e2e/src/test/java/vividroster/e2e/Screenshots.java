@@ -59,7 +59,7 @@ public final class Screenshots {
                 .path("studentId")
                 .asString();
         try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
-            Browsing.signInToDemo(seat.page());
+            Browsing.signInToDemo(server, seat.page());
             Screenshots shots = new Screenshots(seat.page());
             shots.take("podium", "/podium" + winds);
             shots.take("season", "/season" + winds);
@@ -134,7 +134,7 @@ public final class Screenshots {
             shots.shoot("import");
         }
         try (Seat seat = Browsing.open(server, Screen.TABLET)) {
-            Browsing.signInToDemo(seat.page());
+            Browsing.signInToDemo(server, seat.page());
             seat.page().evaluate("localStorage.setItem('vivid-theme', 'pit')");
             new Screenshots(seat.page()).take("tablet", "/hear/" + line + trumpets);
         }

@@ -55,6 +55,21 @@ class HardEdgeTest {
         assertThat((System.nanoTime() - begun) / 1e9).isLessThan(2);
     }
 
+    /** In addresses, alone and among the parts of a section, and in bodies. */
+    @Test
+    void anInstrumentThatIsNoneIsToldWhereverItComesIn() {
+        List<Answer> answers = List.of(
+                director.get("/api/board?classId=" + school.id("Winds") + "&instrument=Kazoo%20"),
+                director.get("/api/checks/starters?instrument=Kazoo"),
+                director.get("/api/instruments/Kazoo/parts"),
+                director.post("/api/season/orders", school.order(List.of(school.section("Kazoo")), "line")));
+        assertThat(answers).allSatisfy(answer -> {
+            assertThat(answer.status()).isEqualTo(422);
+            assertThat(answer.field()).isEqualTo("instrument");
+            assertThat(answer.sentence()).isEqualTo("\"Kazoo\" is not an instrument of the catalog.");
+        });
+    }
+
     @Test
     void theFarthestDaysOfTheRangeAreNoWork() {
         for (String day : List.of("2000-01-01", "2079-12-31")) {

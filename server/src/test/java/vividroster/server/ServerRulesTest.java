@@ -116,6 +116,15 @@ class ServerRulesTest {
             .because("nothing but HTTP calls a controller");
 
     @ArchTest
+    static final ArchRule controllersDecideNoOrder = noClasses()
+            .that()
+            .areAnnotatedWith(RestController.class)
+            .should()
+            .callMethodWhere(target(nameMatching("sorted|limit|max|min|skip"))
+                    .and(target(owner(resideInAnyPackage("java.util.stream..")))))
+            .because("what comes first and how much is shown is a rule, which the use case or core has");
+
+    @ArchTest
     static final ArchRule noOrm = noClasses()
             .should()
             .dependOnClassesThat()

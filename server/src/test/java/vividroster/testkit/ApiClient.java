@@ -16,6 +16,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -64,6 +65,12 @@ public final class ApiClient {
         }
         get("/api/session"); // brings the token that goes with the new session
         return this;
+    }
+
+    /** By name; whoever holds these is who is signed in here. */
+    public Map<String, String> cookies() {
+        return cookies.getCookieStore().getCookies().stream()
+                .collect(Collectors.toMap(HttpCookie::getName, HttpCookie::getValue));
     }
 
     public Answer trySignIn(String name, String password) {

@@ -104,6 +104,11 @@ public final class School {
         return word + "-director";
     }
 
+    /** Where its server is. */
+    public String address() {
+        return server.address();
+    }
+
     public ApiClient director() {
         return server.visitor().signIn(directorName(), PASSWORD);
     }

@@ -2,6 +2,7 @@ package vividroster.core.curriculum;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,6 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 
@@ -103,10 +106,10 @@ public record TechniqueCheck(
         faults = List.copyOf(faults);
         variants = List.copyOf(variants);
         tones = Map.copyOf(tones);
-        instruments = Set.copyOf(instruments);
-        cautions = Set.copyOf(cautions);
-        cues = Map.copyOf(cues);
-        mustSee = Set.copyOf(mustSee);
+        instruments = Collections.unmodifiableSortedSet(new TreeSet<>(instruments));
+        cautions = Collections.unmodifiableSortedSet(new TreeSet<>(cautions));
+        cues = Collections.unmodifiableSortedMap(new TreeMap<>(cues));
+        mustSee = Collections.unmodifiableSortedSet(new TreeSet<>(mustSee));
         int count = steps.size();
         cues.forEach((step, cue) -> {
             if (step < 1 || step > count || cue.isBlank()) {

@@ -1,6 +1,8 @@
 package vividroster.core.season;
 
 import java.time.LocalDate;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -49,6 +51,13 @@ public record MilestoneOrder(
             Set<Evidence> evidence,
             List<SectionScope> scopes) {
         this(id, milestoneId, setOn, dueOn, evidence, scopes, List.of());
+    }
+
+    /** By the day they are due, then by the day they were set: in the order a section comes to them. */
+    public static List<MilestoneOrder> byDueDay(Collection<MilestoneOrder> orders) {
+        return orders.stream()
+                .sorted(Comparator.comparing(MilestoneOrder::dueOn).thenComparing(MilestoneOrder::setOn))
+                .toList();
     }
 
     /**

@@ -3,7 +3,6 @@ package vividroster.server.checks;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -215,14 +214,13 @@ class CheckController {
         return new CheckView(
                 check.title(),
                 check.topic(),
-                check.instruments().stream().sorted().toList(),
+                List.copyOf(check.instruments()),
                 check.stepsFor(choices),
                 check.cues().keySet().stream()
-                        .sorted()
                         .map(step -> new CueView(step, check.steps().get(step - 1)))
                         .toList(),
                 check.criteriaFor(choices),
-                check.mustSee().stream().sorted().toList(),
+                List.copyOf(check.mustSee()),
                 check.selfTest(),
                 check.syllables().entrySet().stream()
                         .map(s -> new SyllableView(s.getKey(), s.getValue()))
@@ -230,10 +228,7 @@ class CheckController {
                 check.faults().stream()
                         .map(f -> new FaultView(f.sign(), f.remedies()))
                         .toList(),
-                check.cautions().stream()
-                        .sorted(Comparator.naturalOrder())
-                        .map(CautionWording::sentence)
-                        .toList(),
+                check.cautions().stream().map(CautionWording::sentence).toList(),
                 check.variants().stream()
                         .map(v -> new VariantView(v.name(), v.note(), v.reviewWeeks()))
                         .toList(),

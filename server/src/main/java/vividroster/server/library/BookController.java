@@ -173,7 +173,7 @@ class BookController {
                                 .map(Object::toString)
                                 .toList()),
                 line.details().valuesIntroduced(),
-                line.details().signsIntroduced().stream().sorted().toList(),
+                List.copyOf(line.details().signsIntroduced()),
                 line.details().roadmap(),
                 library.retired(person.programId()).contains(lineId));
     }

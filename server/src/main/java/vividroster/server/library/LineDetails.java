@@ -1,7 +1,9 @@
 package vividroster.server.library;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 import vividroster.core.music.Pitch;
 import vividroster.core.reading.Vocabulary.Sign;
 
@@ -21,6 +23,6 @@ public record LineDetails(
     public LineDetails {
         notesUsed = List.copyOf(notesUsed);
         valuesIntroduced = List.copyOf(valuesIntroduced);
-        signsIntroduced = Set.copyOf(signsIntroduced);
+        signsIntroduced = Collections.unmodifiableSortedSet(new TreeSet<>(signsIntroduced));
     }
 }

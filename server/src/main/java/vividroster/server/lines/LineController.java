@@ -149,7 +149,7 @@ class LineController {
     @GetMapping("/with-notes")
     @Operation(operationId = "linesWithNotes", summary = "Lines whose notes are kept, not facts alone")
     List<UUID> withNotes(@AuthenticationPrincipal SignedIn person) {
-        return notations.withNotes(person.programId()).stream().sorted().toList();
+        return List.copyOf(notations.withNotes(person.programId()));
     }
 
     @GetMapping("/{lineId}/notes")

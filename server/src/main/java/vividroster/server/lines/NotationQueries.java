@@ -4,6 +4,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -83,10 +84,12 @@ class NotationQueries {
     }
 
     /** Lines whose notes are kept. */
+    /** Oldest first. */
     Set<UUID> findWithNotes(UUID programId) {
-        return Set.copyOf(jdbc.sql("select milestone_id from line_notation where program_id = :programId")
-                .param("programId", programId)
-                .query(UUID.class)
-                .list());
+        return new LinkedHashSet<>(
+                jdbc.sql("select milestone_id from line_notation where program_id = :programId order by milestone_id")
+                        .param("programId", programId)
+                        .query(UUID.class)
+                        .list());
     }
 }

@@ -6,7 +6,6 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -190,8 +189,8 @@ class OrderController {
         List<UUID> classIds = classId == null
                 ? rosters.classes(person.programId()).stream().map(c -> c.id()).toList()
                 : List.of(rosters.schoolClass(person.programId(), classId).id());
-        return orders.reaching(person.programId(), classIds, office.today(person.programId())).stream()
-                .sorted(Comparator.comparing(MilestoneOrder::dueOn).thenComparing(MilestoneOrder::setOn))
+        return MilestoneOrder.byDueDay(orders.reaching(person.programId(), classIds, office.today(person.programId())))
+                .stream()
                 .map(OrderController::view)
                 .toList();
     }

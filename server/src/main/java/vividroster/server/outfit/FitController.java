@@ -156,10 +156,7 @@ class FitController {
                         FitKind.valueOf(fit.kind()),
                         fit.title(),
                         fit.result(),
-                        fit.confirmed().stream()
-                                .sorted()
-                                .map(FitWording::sentence)
-                                .toList(),
+                        fit.confirmed().stream().map(FitWording::sentence).toList(),
                         fit.note(),
                         fit.measuredOn(),
                         fit.review().on(),

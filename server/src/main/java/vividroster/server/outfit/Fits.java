@@ -2,11 +2,13 @@ package vividroster.server.outfit;
 
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,7 +41,7 @@ public class Fits {
     /** @param confirmBy what the body says to it, to be looked at one by one */
     record Computed(String result, Optional<Double> centimetres, List<BodyTest> confirmBy, LocalDate reviewOn) {}
 
-    /** A fit on record. */
+    /** A fit on record. @param confirmed in the order of the body tests */
     public record StudentFit(
             UUID id,
             UUID studentId,
@@ -50,7 +52,11 @@ public class Fits {
             Set<BodyTest> confirmed,
             String note,
             LocalDate measuredOn,
-            Review review) {}
+            Review review) {
+        public StudentFit {
+            confirmed = Collections.unmodifiableSortedSet(new TreeSet<>(confirmed));
+        }
+    }
 
     /** @throws Problem when a measure is missing, or cannot be in its unit */
     @Transactional(readOnly = true)

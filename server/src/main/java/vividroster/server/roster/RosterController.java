@@ -9,7 +9,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -130,8 +129,7 @@ class RosterController {
     @Operation(operationId = "students", summary = "Everybody on the roster with the seats held today")
     List<StudentView> students(@AuthenticationPrincipal SignedIn person) {
         LocalDate today = office.today(person.programId());
-        Map<UUID, String> classNames = rosters.classes(person.programId()).stream()
-                .collect(Collectors.toMap(SchoolClass::id, SchoolClass::name));
+        List<SchoolClass> classes = rosters.classes(person.programId());
         Map<UUID, List<Seat>> seats =
                 rosters.seatsOn(person.programId(), today).stream().collect(Collectors.groupingBy(Seat::studentId));
         return rosters.allStudents(person.programId()).stream()
@@ -139,14 +137,17 @@ class RosterController {
                         student.id(),
                         student.name(),
                         student.sortName(),
-                        seats.getOrDefault(student.id(), List.of()).stream()
-                                .map(seat -> new SeatView(
-                                        classNames.get(seat.classId()),
-                                        seat.classId(),
-                                        seat.instrument(),
-                                        seat.division()))
-                                .sorted(Comparator.comparing(SeatView::className))
-                                .toList()))
+                        seatViews(seats.getOrDefault(student.id(), List.of()), classes)))
+                .toList();
+    }
+
+    /** In the order of the classes. */
+    private static List<SeatView> seatViews(List<Seat> held, List<SchoolClass> classes) {
+        return classes.stream()
+                .flatMap(schoolClass -> held.stream()
+                        .filter(seat -> seat.classId().equals(schoolClass.id()))
+                        .map(seat ->
+                                new SeatView(schoolClass.name(), schoolClass.id(), seat.instrument(), seat.division())))
                 .toList();
     }
 
