@@ -6,11 +6,15 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
+import vividroster.testkit.HostileRequests;
 import vividroster.testkit.RunningServer;
 import vividroster.testkit.School;
 import vividroster.testkit.TestCluster;
 
-/** What others notice while 24 guess passwords, which cost what they cost at a school. */
+/**
+ * What others notice while 24 guess passwords, which cost what they cost at a school; and the slowest answer to anything
+ * wrong that can be sent.
+ */
 final class EdgeBench {
 
     private static final int GUESSERS = 24;
@@ -61,9 +65,36 @@ final class EdgeBench {
                     ratio,
                     2.0,
                     ratio <= 2 ? "met" : "MISSED");
+            hostile(server, school);
         } finally {
             System.clearProperty("vivid.password-strength");
         }
+    }
+
+    /** Everything wrong that is sent in the tests, timed. */
+    private static void hostile(RunningServer server, School school) throws Exception {
+        HostileRequests hostile = new HostileRequests(server, school);
+        Timings timings = new Timings();
+        double slowest = 0;
+        String which = "";
+        for (HostileRequests.Request request : hostile.sample()) {
+            long begun = System.nanoTime();
+            hostile.send(request);
+            double took = (System.nanoTime() - begun) / 1e6;
+            timings.add(took);
+            if (took > slowest) {
+                slowest = took;
+                which = request.operation() + " with " + request.what();
+            }
+        }
+        System.out.printf(Locale.ROOT, "%nHostile requests: %s; slowest %s%n", timings, which);
+        System.out.printf(
+                Locale.ROOT,
+                "%-46s %5.2f   goal at most %.1f   %s%n",
+                "slowest answer to a hostile request, in s",
+                slowest / 1000,
+                2.0,
+                slowest <= 2000 ? "met" : "MISSED");
     }
 
     private static void measure(BlockingClient client, School school, Timings timings, int runs) throws Exception {
