@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from "react";
 import { outbox } from "../features/hear/outbox";
 import { looks } from "../ui/looks";
+import { agreeing } from "../ui/words";
 
 /** Marks not sent yet, and marks the server refused: never hidden. */
 export function WaitingMarks() {
@@ -17,7 +18,7 @@ export function WaitingMarks() {
         {waiting.length > 0 && (
           <p>
             {waiting.length === 1 ? "One mark waits" : `${waiting.length} marks wait`} on this device and{" "}
-            {waiting.length === 1 ? "is" : "are"} sent as soon as the server answers.
+            {agreeing(waiting.length, "is", "are")} sent as soon as the server answers.
           </p>
         )}
         {refused.map((entry) => (

@@ -7,6 +7,13 @@ const formats = {
     month: "short",
     timeZone: "UTC",
   }),
+  moment: new Intl.DateTimeFormat("en-GB", {
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+    hour: "2-digit",
+    minute: "2-digit",
+  }),
   month: new Intl.DateTimeFormat("en-GB", { month: "short", timeZone: "UTC" }),
 };
 
@@ -32,6 +39,9 @@ export const daysApart = (from: string, to: string) =>
 
 export const addDays = (day: string, days: number) =>
   new Date(moment(day).getTime() + days * 86_400_000).toISOString().slice(0, 10);
+
+/** A moment where one reads it: "7 Oct 2026, 14:05". */
+export const momentWords = (at: string) => formats.moment.format(new Date(at));
 
 /** "4 min 10 s"; whole minutes from ten up. */
 export function duration(seconds: number): string {

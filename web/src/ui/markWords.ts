@@ -1,4 +1,5 @@
 import type { Outcome, Standing } from "../api/types";
+import { counted } from "./words";
 
 export type MarkState = Standing["state"];
 
@@ -7,7 +8,7 @@ export function markWords(mark: { state: MarkState; tries: number; carriedOver: 
   const words: Record<MarkState, string> = {
     NOT_SET: "not set",
     SET: "set, not heard",
-    TRIED: `not yet, ${mark.tries} ${mark.tries === 1 ? "try" : "tries"}`,
+    TRIED: `not yet, ${counted(mark.tries, "try", "tries")}`,
     PASSED: "passed",
     PASSED_BY_SUBSTITUTE: "passed by substitute",
     EXCUSED: "excused",

@@ -1,5 +1,6 @@
 import type { Evidence, FolderTry } from "../../api/types";
 import { outcomeWords } from "../hear/run";
+import { momentWords } from "../../app/days";
 
 export const evidenceWords: Record<Evidence, string> = {
   LIVE_ALONE: "alone",
@@ -8,15 +9,6 @@ export const evidenceWords: Record<Evidence, string> = {
   RECORDING: "recording",
   SUBSTITUTE: "substitute piece",
 };
-
-const moment = (at: string) =>
-  new Date(at).toLocaleString("en-GB", {
-    day: "numeric",
-    month: "short",
-    year: "numeric",
-    hour: "2-digit",
-    minute: "2-digit",
-  });
 
 /** One try in a few words: what came of it, how and where it was heard, by whom. */
 export function tryWords(t: FolderTry): string {
@@ -30,6 +22,6 @@ export function tryWords(t: FolderTry): string {
   ].filter(Boolean);
   const clock =
     t.deviceHeardAt &&
-    `The device said ${moment(t.deviceHeardAt)}, which cannot be; it counts from when it arrived`;
+    `The device said ${momentWords(t.deviceHeardAt)}, which cannot be; it counts from when it arrived`;
   return [words.join(", "), t.reason, t.note, clock].filter(Boolean).join(". ");
 }

@@ -20,6 +20,7 @@ import { countWords } from "./run";
 import { useVariants, VariantPick } from "./VariantPick";
 import { WhatToTry } from "./WhatToTry";
 import type { useRun } from "./useRun";
+import { counted } from "../../ui/words";
 
 interface Props {
   run: Run;
@@ -187,6 +188,4 @@ const tryWords = (outcomes: readonly Outcome[]) =>
 
 /** Where criteria are counted, the server says who has passed. */
 const recordWords = (run: Run, outcomes: readonly Outcome[]) =>
-  run.milestone.passMark === undefined
-    ? countWords(outcomes)
-    : `${outcomes.length} ${outcomes.length === 1 ? "student" : "students"}`;
+  run.milestone.passMark === undefined ? countWords(outcomes) : counted(outcomes.length, "student");

@@ -5,6 +5,7 @@ import { ProgressMark } from "../../ui/ProgressMark";
 import { milestoneName } from "./HearPage";
 import { isSetForNobody, outcomeWords, type Made } from "./run";
 import type { useRun } from "./useRun";
+import { counted } from "../../ui/words";
 
 interface Props {
   run: Run;
@@ -99,5 +100,5 @@ function latestOfEach(made: readonly Made[]): Made[] {
 function heardAgo(days: number | undefined): string {
   if (days === undefined) return "never";
   if (days === 0) return "today";
-  return days === 1 ? "1 day" : `${days} days`;
+  return counted(days, "day");
 }

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import type { BookImport } from "../../api/types";
 import { instrumentsQuery } from "../../app/queries";
 import { looks } from "../../ui/looks";
+import { counted } from "../../ui/words";
 
 type Found = BookImport["lines"][number];
 
@@ -119,9 +120,7 @@ function Parts({ line, onChoose }: { line: Found; onChoose?: Props["onChoose"] }
           ) : (
             <span className="soft">{named(part.use)}</span>
           )}
-          <span className="small soft">
-            {part.problem ?? `${part.measures} ${part.measures === 1 ? "measure" : "measures"}`}
-          </span>
+          <span className="small soft">{part.problem ?? counted(part.measures, "measure")}</span>
         </li>
       ))}
     </ul>

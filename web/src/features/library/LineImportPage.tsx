@@ -11,6 +11,7 @@ import { useToast } from "../../ui/toasts";
 import { booksQuery } from "./books.queries";
 import { FoundLines, type PartChoices } from "./FoundLines";
 import { looks } from "../../ui/looks";
+import { counted } from "../../ui/words";
 
 /** Many lines at once: files are looked at first, then the good lines are kept. */
 export function LineImportPage() {
@@ -34,7 +35,7 @@ export function LineImportPage() {
     },
     onSuccess: async (found) => {
       if (!found.kept) return;
-      toast(`${found.good} ${found.good === 1 ? "line is" : "lines are"} kept`);
+      toast(`${counted(found.good, "line is", "lines are")} kept`);
       await client.invalidateQueries({ queryKey: ["library"] });
     },
   });
@@ -63,7 +64,7 @@ export function LineImportPage() {
             disabled={take.isPending}
             onClick={() => take.mutate({ chosen: files, uses, keep: true })}
           >
-            Keep {found.good} {found.good === 1 ? "line" : "lines"}
+            Keep {counted(found.good, "line")}
           </Button>
         )}
       </Heading>

@@ -1,5 +1,6 @@
 import clsx from "clsx";
 import type { LineAnalysis } from "../../api/types";
+import { agreeing } from "../../ui/words";
 
 interface Props {
   analysis: LineAnalysis;
@@ -14,7 +15,7 @@ export function RoadmapRibbon({ analysis, place, words }: Props) {
     <section aria-label="Roadmap">
       <p className="small soft mb-1">
         In the order played: {analysis.playedMeasures}{" "}
-        {analysis.playedMeasures === 1 ? "measure" : "measures"}, {words}
+        {agreeing(analysis.playedMeasures, "measure", "measures")}, {words}
       </p>
       <ol className="flex flex-wrap gap-y-2">
         {analysis.order.map((played, i) => {

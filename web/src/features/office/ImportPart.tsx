@@ -7,6 +7,7 @@ import type { Preview, PreviewRow } from "../../api/types";
 import { Band, Button, Failed } from "../../ui/parts";
 import { takeWords } from "./importWords";
 import { RosterHelp } from "./RosterHelp";
+import { counted } from "../../ui/words";
 
 const form = (file: File) => {
   const data = new FormData();
@@ -100,7 +101,7 @@ export function ImportPart() {
                   disabled={take.isPending}
                   onClick={() => take.mutate({ chosen: file, fingerprint: shown.fingerprint })}
                 >
-                  {take.isPending ? "Taking…" : `Take ${changes} ${changes === 1 ? "row" : "rows"}`}
+                  {take.isPending ? "Taking…" : `Take ${counted(changes, "row")}`}
                 </Button>
               )}
             </Band>

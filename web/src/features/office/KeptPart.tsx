@@ -5,7 +5,9 @@ import type { AuditEntry, Retention } from "../../api/types";
 import { SelectField } from "../../ui/Field";
 import { Empty, Failed, Skeleton } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
-import { auditWords, momentWords } from "./auditWords";
+import { momentWords } from "../../app/days";
+import { auditWords } from "./auditWords";
+import { counted } from "../../ui/words";
 
 const auditQuery = queryOptions({ queryKey: ["audit"], queryFn: () => get<AuditEntry[]>(at("/api/audit")) });
 const retentionQuery = queryOptions({
@@ -72,7 +74,7 @@ function HowLong() {
         <option value="">are kept for good</option>
         {[1, 2, 3, 4, 5, 7, 10].map((years) => (
           <option key={years} value={years}>
-            go {years} {years === 1 ? "year" : "years"} after the last seat
+            go {counted(years, "year")} after the last seat
           </option>
         ))}
       </SelectField>

@@ -4,6 +4,7 @@ import { Download } from "lucide-react";
 import { get } from "../../api/http";
 import type { TakenFile } from "../../api/types";
 import { looks } from "../../ui/looks";
+import { momentWords } from "../../app/days";
 
 const takenQuery = queryOptions({
   queryKey: ["roster", "taken"],
@@ -16,8 +17,6 @@ const example = [
   ["Orr, Hal", "Beginning Winds", "Bb trumpet", "", "2026-10-01"],
   ["Zoë Marsh", "Chamber Strings", "violin", "second", ""],
 ];
-
-const when = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** What a roster file looks like, the present roster as such a file, and which files were taken before. */
 export function RosterHelp() {
@@ -72,8 +71,7 @@ export function RosterHelp() {
             <li key={file.takenAt} className="border-b border-[var(--hairline)] py-1.5">
               <span className="font-semibold">{file.fileName}</span>
               <span className="small soft block">
-                {when.format(new Date(file.takenAt))} by {file.takenBy}: {file.taken} taken, {file.unchanged}{" "}
-                unchanged
+                {momentWords(file.takenAt)} by {file.takenBy}: {file.taken} taken, {file.unchanged} unchanged
                 {file.refused > 0 && `, ${file.refused} refused`}
               </span>
             </li>

@@ -14,12 +14,3 @@ export function auditWords({ by, what, about }: AuditEntry): string {
       return `${who} erased a student, now ${about ?? "without a name"}`;
   }
 }
-
-/** A moment as the list shows it: day, month and time. */
-export const momentWords = (at: string): string =>
-  new Date(at).toLocaleString("en-GB", {
-    day: "numeric",
-    month: "short",
-    hour: "2-digit",
-    minute: "2-digit",
-  });

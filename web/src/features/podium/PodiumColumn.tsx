@@ -5,6 +5,7 @@ import type { PodiumClass } from "../../api/types";
 import { duration, weekday } from "../../app/days";
 import { OpenWith } from "./OpenWith";
 import { familyHue, scopeSearch, tutti, useScope } from "../../app/scope";
+import { counted } from "../../ui/words";
 
 interface Props {
   podiumClass: PodiumClass;
@@ -99,8 +100,7 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
         <More count={c.moreToHear} what="to hear" />
         {c.carriedOver > 0 && (
           <p className="small soft mt-1.5">
-            {c.carriedOver} {c.carriedOver === 1 ? "milestone is" : "milestones are"} carried over in this
-            class.
+            {counted(c.carriedOver, "milestone is", "milestones are")} carried over in this class.
           </p>
         )}
       </Part>
@@ -191,7 +191,7 @@ function SectionBars({ sections, students }: { sections: PodiumClass["sections"]
         ))}
       </div>
       <p className="small soft mt-1">
-        {students} students in {sections.length} {sections.length === 1 ? "section" : "sections"}
+        {students} students in {counted(sections.length, "section")}
         {asked > 0 && ` · ${passed} of ${asked} passed`}
       </p>
     </div>

@@ -9,6 +9,7 @@ import { ProgressMark } from "../../ui/ProgressMark";
 import { capital } from "./BoardPage";
 import { RosterTabs } from "./RosterTabs";
 import { useBoard } from "./useBoard";
+import { counted } from "../../ui/words";
 
 /** Everybody's belt and what is missing for the next. */
 export function BeltsPage() {
@@ -22,7 +23,7 @@ export function BeltsPage() {
         title={`${capital(name)}, belts`}
         words={
           near > 0
-            ? `${near} ${near === 1 ? "student is" : "students are"} one milestone away from the next`
+            ? `${counted(near, "student is", "students are")} one milestone away from the next`
             : undefined
         }
       >

@@ -17,6 +17,7 @@ import { ScopeChips } from "./ScopeChips";
 import { newOrders, scopeOptions, toggleScope } from "./orderForm";
 import { dueDayQuery } from "./season.queries";
 import { looks } from "../../ui/looks";
+import { counted } from "../../ui/words";
 
 interface Props {
   library: LibraryView;
@@ -58,7 +59,7 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
   const order = useMutation({
     mutationFn: (body: NewOrders) => post<Order[]>(at("/api/season/orders"), body),
     onSuccess: async (made) => {
-      toast(`${made.length} ${made.length === 1 ? "milestone" : "milestones"} ordered`, () => {
+      toast(`${counted(made.length, "milestone")} ordered`, () => {
         void Promise.all(made.map((m) => remove(at("/api/season/orders/{orderId}", { orderId: m.id })))).then(
           () => client.invalidateQueries({ queryKey: ["progress"] }),
         );

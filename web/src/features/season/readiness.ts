@@ -1,4 +1,5 @@
 import type { Readiness } from "../../api/types";
+import { agreeing } from "../../ui/words";
 
 const MOST_NAMES = 4;
 
@@ -7,6 +8,6 @@ export function missingWords({ missing, asked }: Pick<Readiness, "missing" | "as
   if (missing.length === asked && asked > MOST_NAMES) return `none of ${asked} has passed it`;
   const names = missing.slice(0, MOST_NAMES).join(", ");
   const more = missing.length - MOST_NAMES;
-  const have = missing.length === 1 ? "has" : "have";
+  const have = agreeing(missing.length, "has", "have");
   return more > 0 ? `${names} and ${more} more have not passed it` : `${names} ${have} not passed it`;
 }

@@ -20,6 +20,7 @@ import vividroster.server.account.AccountQueries.AccountRow;
 import vividroster.server.account.FailureQueries.Failures;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.Words;
 
 /** Whether somebody is who they say. Checking a password is work by intention, so that only one is checked at a time. */
 @Service
@@ -96,7 +97,7 @@ class SignIns {
 
     private static String words(Duration left) {
         long seconds = Math.max(1, left.plusMillis(999).toSeconds());
-        return seconds == 1 ? "a second" : seconds < 120 ? seconds + " seconds" : (seconds + 59) / 60 + " minutes";
+        return seconds < 120 ? Words.counted(seconds, "second") : Words.counted((seconds + 59) / 60, "minute");
     }
 
     private interface Check {

@@ -35,6 +35,7 @@ import vividroster.server.library.BeltLook;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.Words;
 import vividroster.server.roster.ScopeRequest;
 
 @RestController
@@ -151,7 +152,7 @@ class BoardController {
         String word = switch (standing.state()) {
             case NOT_SET -> "";
             case SET -> "set";
-            case TRIED -> standing.tries() == 1 ? "not yet, 1 try" : "not yet, " + standing.tries() + " tries";
+            case TRIED -> "not yet, " + Words.counted(standing.tries(), "try", "tries");
             case PASSED ->
                 "passed " + standing.passedOn().map(LocalDate::toString).orElse("");
             case PASSED_BY_SUBSTITUTE ->

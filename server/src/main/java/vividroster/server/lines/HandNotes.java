@@ -18,6 +18,7 @@ import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.rehearsal.Reading;
 import vividroster.server.lines.LineViews.HandNoteView;
+import vividroster.server.platform.Words;
 
 /** What a section is told of its hands: bows that do not come out, slurs of the slide, glides, the clarinet's roll. */
 final class HandNotes {
@@ -106,7 +107,8 @@ final class HandNotes {
     }
 
     private static String inMeasures(TreeSet<Integer> measures) {
-        return (measures.size() == 1 ? "measure " : "measures ")
+        return Words.agreeing(measures.size(), "measure", "measures")
+                + " "
                 + measures.stream().map(String::valueOf).collect(Collectors.joining(", "));
     }
 }

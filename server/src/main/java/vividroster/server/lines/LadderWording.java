@@ -13,6 +13,7 @@ import vividroster.core.rehearsal.Ladder.Step;
 import vividroster.core.rehearsal.Listen;
 import vividroster.core.rehearsal.Reading;
 import vividroster.core.rehearsal.Themes.Theme;
+import vividroster.server.platform.Words;
 
 /** The steps of a ladder in the words of the rehearsal room. */
 final class LadderWording {
@@ -103,11 +104,7 @@ final class LadderWording {
     }
 
     private static String times(int repetitions) {
-        return switch (repetitions) {
-            case 1 -> ", once";
-            case 2 -> ", twice";
-            default -> ", " + repetitions + " times";
-        };
+        return ", " + Words.times(repetitions);
     }
 
     private static String more(int repetitions) {

@@ -20,6 +20,7 @@ import vividroster.core.reading.Vocabulary.NewValue;
 import vividroster.core.reading.Vocabulary.Sign;
 import vividroster.core.reading.Vocabulary.Thing;
 import vividroster.core.rehearsal.Reading;
+import vividroster.server.platform.Words;
 
 /** What is new to a section, in words. */
 final class NewWording {
@@ -80,7 +81,7 @@ final class NewWording {
         List<String> words = new ArrayList<>();
         if (change.positions() != 0) {
             int by = Math.abs(change.positions());
-            words.add(by + (by == 1 ? " position " : " positions ") + (change.positions() > 0 ? "out" : "in"));
+            words.add(Words.counted(by, "position") + " " + (change.positions() > 0 ? "out" : "in"));
         }
         if (!change.added().isEmpty()) {
             words.add(String.join(", ", change.added()) + " down");
@@ -94,8 +95,7 @@ final class NewWording {
     private static String signature(int fifths) {
         String key = new Key(fifths, Mode.MAJOR).name();
         int signs = Math.abs(fifths);
-        String count =
-                signs == 0 ? "no sharps or flats" : signs + (fifths > 0 ? " sharp" : " flat") + (signs == 1 ? "" : "s");
+        String count = signs == 0 ? "no sharps or flats" : Words.counted(signs, fifths > 0 ? "sharp" : "flat");
         return count + ", as in " + key;
     }
 

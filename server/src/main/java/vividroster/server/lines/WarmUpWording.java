@@ -11,6 +11,7 @@ import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 import vividroster.core.rehearsal.HotSpots;
 import vividroster.core.rehearsal.WarmUp;
+import vividroster.server.platform.Words;
 
 /** A warm-up in the words of the rehearsal room. */
 final class WarmUpWording {
@@ -96,8 +97,7 @@ final class WarmUpWording {
                 "New this week, at concert pitch: "
                         + notes.sounding().stream().map(Pitch::name).collect(Collectors.joining(", "));
             case WarmUp.Asked asked ->
-                asked.measures() + (asked.measures() == 1 ? " measure" : " measures") + " of the week's lines: "
-                        + words(asked.reason());
+                Words.counted(asked.measures(), "measure") + " of the week's lines: " + words(asked.reason());
         };
     }
 
