@@ -1,14 +1,10 @@
 package vividroster.core.music;
 
-import java.util.regex.Pattern;
-
 /**
  * The short stable word for an instrument of the catalog, for example {@code alto-saxophone}: lower-case words with
  * hyphens. A code may be of no catalog; the edge where codes come in asks that.
  */
 public record InstrumentCode(String value) implements Comparable<InstrumentCode> {
-
-    private static final Pattern WORDS = Pattern.compile("[a-z]+(-[a-z]+)*");
 
     /** @throws IllegalArgumentException when it is not lower-case words with hyphens */
     public InstrumentCode {
@@ -17,9 +13,18 @@ public record InstrumentCode(String value) implements Comparable<InstrumentCode>
         }
     }
 
-    /** Whether a text is written like a code. */
+    /** Whether a text is written like a code. Pages make thousands of them. */
     public static boolean isWritten(String text) {
-        return WORDS.matcher(text).matches();
+        boolean inWord = false;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            boolean letter = c >= 'a' && c <= 'z';
+            if (!letter && !(c == '-' && inWord)) {
+                return false;
+            }
+            inWord = letter;
+        }
+        return inWord;
     }
 
     /** By the alphabet; score order is the catalog's. */
