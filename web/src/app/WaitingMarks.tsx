@@ -1,10 +1,21 @@
-import { useSyncExternalStore } from "react";
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useSyncExternalStore } from "react";
 import { outbox } from "../features/hear/outbox";
 import { looks } from "../ui/looks";
 import { agreeing } from "../ui/words";
 
 /** Marks not sent yet, and marks the server refused: never hidden. */
 export function WaitingMarks() {
+  const client = useQueryClient();
+  // Here and not where marks are made: what is recorded after the run was left is seen by the page that came next.
+  useEffect(
+    () =>
+      outbox.onRecorded(() => {
+        void client.invalidateQueries({ queryKey: ["progress"] });
+        void client.invalidateQueries({ queryKey: ["partners"] });
+      }),
+    [client],
+  );
   const { waiting, refused } = useSyncExternalStore(outbox.subscribe, outbox.snapshot);
   if (waiting.length === 0 && refused.length === 0) return null;
   return (

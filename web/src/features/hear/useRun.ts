@@ -1,4 +1,3 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useReducer, useState } from "react";
 import { v7 as newId } from "uuid";
 import type { AttemptRequest, Evidence, Outcome, Player, Run, Standing } from "../../api/types";
@@ -17,7 +16,6 @@ export type Beside = Partial<Excuse> & { note?: string };
 
 /** A hearing run: who is next, what was marked, and where each mark left the student. */
 export function useRun(run: Run) {
-  const client = useQueryClient();
   const [state, dispatch] = useReducer(
     runReducer,
     runReducer(emptyRun, { type: "start", run: withoutWaiting(run) }),
@@ -39,9 +37,8 @@ export function useRun(run: Run) {
         recorded
           .filter((r) => r.milestoneId === run.milestone.id && r.standing.state === "PASSED")
           .forEach((r) => dispatch({ type: "leave", attemptId: r.id, studentId: r.studentId }));
-        void client.invalidateQueries({ queryKey: ["progress"] });
       }),
-    [client, run.milestone.id],
+    [run.milestone.id],
   );
 
   const show = useCallback(

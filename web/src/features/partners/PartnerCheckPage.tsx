@@ -1,6 +1,6 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { Printer } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useParams } from "react-router";
 import { v7 as newId } from "uuid";
 import type { Partner, PartnerCheck } from "../../api/types";
@@ -22,16 +22,7 @@ export function PartnerCheckPage() {
 }
 
 function Going({ check }: { check: PartnerCheck }) {
-  const client = useQueryClient();
   const [noted, setNoted] = useState<ReadonlyMap<string, readonly string[]>>(new Map());
-  useEffect(
-    () =>
-      outbox.onRecorded(() => {
-        void client.invalidateQueries({ queryKey: ["partners"] });
-        void client.invalidateQueries({ queryKey: ["progress"] });
-      }),
-    [client],
-  );
   const note = (findings: { plays: Partner; watch: readonly Partner[]; notSeen: readonly string[] }[]) => {
     if (findings.length === 0) return;
     setNoted((all) => {

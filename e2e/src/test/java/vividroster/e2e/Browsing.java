@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
 import java.nio.file.Path;
@@ -13,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 import vividroster.testkit.RunningServer;
 import vividroster.testkit.School;
 
@@ -25,6 +27,11 @@ final class Browsing {
 
     /** Of the demo's director, who signs in once for all. */
     private static final Map<String, Map<String, String>> DEMO_COOKIES = new ConcurrentHashMap<>();
+
+    static {
+        // Two classes share the processors.
+        PlaywrightAssertions.setDefaultAssertionTimeout(10_000);
+    }
 
     private Browsing() {}
 
@@ -133,6 +140,7 @@ final class Browsing {
                         .map(cookie -> new Cookie(cookie.getKey(), cookie.getValue()).setUrl(address))
                         .toList());
         page.navigate("/podium");
-        page.waitForURL("**/podium**");
+        // The frame of every place stands, and with it the keys.
+        page.getByLabel(Pattern.compile(", menu$")).waitFor();
     }
 }
