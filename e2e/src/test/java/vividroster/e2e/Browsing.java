@@ -115,10 +115,15 @@ final class Browsing {
     /** Chooses a class on the score rail, which a tablet held upright keeps folded away. */
     static void chooseClass(Page page, String name) {
         Locator unfold = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sections"));
-        if (unfold.isVisible()) {
-            unfold.click();
-        }
-        page.getByLabel("Class", new Page.GetByLabelOptions().setExact(true)).selectOption(name);
+        Locator choice = page.getByLabel("Class", new Page.GetByLabelOptions().setExact(true));
+        // A place that has just come folds the rail away again.
+        page.waitForCondition(() -> {
+            if (!choice.isVisible() && unfold.isVisible()) {
+                unfold.click();
+            }
+            return choice.isVisible();
+        });
+        choice.selectOption(name);
     }
 
     static void signInTo(School school, Page page) {
