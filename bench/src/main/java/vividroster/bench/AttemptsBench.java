@@ -10,8 +10,8 @@ import vividroster.testkit.TestCluster;
 final class AttemptsBench {
 
     private static final int[] SIZES = {10_000, 1_000_000};
-    private static final int WARM_UP = 3_000;
-    private static final int RUNS = 600;
+    private static final int WARM_UP = 6_000;
+    private static final int RUNS = 1_200;
 
     private AttemptsBench() {}
 

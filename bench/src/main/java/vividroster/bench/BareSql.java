@@ -31,6 +31,7 @@ final class BareSql {
         UUID student = school.heardStudents.get(n % BenchSchool.STUDENTS);
         UUID milestone = school.milestones.get(n / BenchSchool.STUDENTS % BenchSchool.MILESTONES);
         connection.setAutoCommit(false);
+        whoAsks();
         read(
                 "select m.id, m.kind, m.short_name, m.title, m.applies_to, m.version, v.pass_rule from milestone m join milestone_version v on v.program_id = m.program_id and v.milestone_id = m.id and v.version = m.version where m.program_id = ? and m.id = ?",
                 milestone);
@@ -90,6 +91,7 @@ final class BareSql {
     /** Year, seats, students, orders, milestones with criteria, belts, and what stands of twelve students with forty milestones. */
     void board() throws SQLException {
         connection.setAutoCommit(false);
+        whoAsks();
         years();
         read(
                 "select student_id, class_id, instrument, division, starts_on, ends_on from seat where program_id = ? and class_id = ?",
@@ -120,6 +122,13 @@ final class BareSql {
         }
         connection.commit();
         connection.setAutoCommit(true);
+    }
+
+    /** Role, password and closing of an account count at its next request, so that each reads it. */
+    private void whoAsks() throws SQLException {
+        read(
+                "select id, display_name, role, version from account where program_id = ? and id = ? and disabled_at is null",
+                school.accountId);
     }
 
     private void years() throws SQLException {
