@@ -100,3 +100,6 @@ export type WarmUp = Schemas["WarmUpView"];
 export type WarmUpPart = WarmUp["parts"][number];
 export type WarmUpDraft = Schemas["WarmUpDraft"];
 export type WrittenPart = Schemas["WrittenPartView"];
+export type SchoolYear = Schemas["SchoolYearView"];
+export type YearRequest = Schemas["YearRequest"];
+export type YearEntry = Schemas["YearEntry"];

@@ -6,8 +6,9 @@ import { ImportPart } from "./ImportPart";
 import { KeptPart } from "./KeptPart";
 import { PeoplePart } from "./PeoplePart";
 import { SchoolsPart } from "./SchoolsPart";
+import { YearPart } from "./YearPart";
 
-const parts = ["Import a roster", "Classes", "Schools", "People", "What is kept"] as const;
+const parts = ["Import a roster", "School year", "Classes", "Schools", "People", "What is kept"] as const;
 
 export function OfficePage({ director }: { director: boolean }) {
   const [part, setPart] = useState<(typeof parts)[number]>(parts[0]);
@@ -43,6 +44,7 @@ export function OfficePage({ director }: { director: boolean }) {
         </div>
       </Heading>
       {part === "Import a roster" && <ImportPart />}
+      {part === "School year" && <YearPart />}
       {part === "Classes" && <ClassesPart />}
       {part === "Schools" && <SchoolsPart />}
       {part === "People" && <PeoplePart />}

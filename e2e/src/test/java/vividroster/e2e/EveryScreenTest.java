@@ -180,6 +180,10 @@ class EveryScreenTest {
                     .click();
             assertThat(page.getByText("How do students sit?")).isVisible();
             found.addAll(serious(page, "schools"));
+            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("School year"))
+                    .click();
+            assertThat(page.getByLabel("Name of the year")).isVisible();
+            found.addAll(serious(page, "school year"));
             page.navigate(screens().get("hear TECHNIQUE_CHECK"));
             settle(page);
             page.keyboard().press("s");

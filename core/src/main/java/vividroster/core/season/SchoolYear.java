@@ -17,6 +17,9 @@ import java.util.Optional;
  */
 public final class SchoolYear {
 
+    /** From the first day to the last. Ours: a year and what a late spring adds to it. */
+    public static final int MOST_DAYS = 400;
+
     /** What an entry of the calendar is. Breaks and lost days have no school; the others are flags on school days. */
     public enum EntryKind {
         BREAK,
@@ -65,12 +68,13 @@ public final class SchoolYear {
     private final Map<LocalDate, String> letters;
 
     /**
-     * @param last inclusive, at most 400 days after {@code first}
+     * @param last inclusive, at most {@link #MOST_DAYS} after {@code first}
      * @param rotation letters in turn, for example A, B; empty where every class meets every day
      */
     public SchoolYear(LocalDate first, LocalDate last, List<Entry> entries, List<String> rotation) {
-        if (!last.isAfter(first) || last.isAfter(first.plusDays(400))) {
-            throw new IllegalArgumentException("a school year ends 1 to 400 days after " + first + ", was " + last);
+        if (!last.isAfter(first) || last.isAfter(first.plusDays(MOST_DAYS))) {
+            throw new IllegalArgumentException(
+                    "a school year ends 1 to " + MOST_DAYS + " days after " + first + ", was " + last);
         }
         this.first = first;
         this.last = last;

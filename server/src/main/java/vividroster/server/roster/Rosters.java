@@ -13,12 +13,13 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.PersonName;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
+import vividroster.server.office.Years.LetterUsers;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 
 /** Classes, students and who sits where. */
 @Service
-public class Rosters {
+public class Rosters implements LetterUsers {
 
     private final ClassQueries classes;
     private final RosterQueries roster;
@@ -33,6 +34,14 @@ public class Rosters {
     @Transactional(readOnly = true)
     public List<SchoolClass> classes(UUID programId) {
         return classes.findAll(programId);
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<LetterUser> letterUsers(UUID programId) {
+        return classes.findAll(programId).stream()
+                .flatMap(c -> c.rotation().map(letter -> new LetterUser(letter, c.name())).stream())
+                .toList();
     }
 
     @Transactional(readOnly = true)
