@@ -325,6 +325,47 @@ class RacesTest {
                 .isZero();
     }
 
+    /** Twenty who type at once leave one year whole, and twenty new years that run into each other leave one. */
+    @Test
+    void aSchoolYearIsKeptWhole() {
+        JsonNode year = director.get("/api/years").json().get(0);
+        Map<String, Object> typed = new HashMap<>();
+        typed.put("name", year.path("name").asString());
+        typed.put("firstDay", year.path("firstDay").asString());
+        typed.put("lastDay", year.path("lastDay").asString());
+        typed.put("rotation", List.of("A", "B"));
+        assertThat(good(each(i -> client -> {
+                    Map<String, Object> mine = new HashMap<>(typed);
+                    mine.put(
+                            "entries",
+                            IntStream.rangeClosed(1, i + 1)
+                                    .mapToObj(day -> Map.of(
+                                            "kind",
+                                            "CONCERT",
+                                            "name",
+                                            "By " + i,
+                                            "firstDay",
+                                            "2026-12-%02d".formatted(day),
+                                            "lastDay",
+                                            "2026-12-%02d".formatted(day)))
+                                    .toList());
+                    return client.put("/api/years/" + year.path("id").asString(), mine);
+                })))
+                .isEqualTo(PRESSES);
+        JsonNode entries = director.get("/api/years").json().get(0).path("entries");
+        String by = entries.get(0).path("name").asString();
+        assertThat(entries).hasSize(Integer.parseInt(by.substring(3)) + 1);
+        assertThat(entries).allMatch(entry -> entry.path("name").asString().equals(by));
+
+        typed.put("name", "Another year");
+        typed.put("firstDay", "2028-08-21");
+        typed.put("lastDay", "2029-06-01");
+        typed.put("entries", List.of());
+        assertThat(good(each(i -> client -> client.put("/api/years/" + Ids.next(), typed))))
+                .isEqualTo(1);
+        assertThat(director.get("/api/years").json()).hasSize(2);
+    }
+
     @Test
     void aRosterIsTakenOnce() {
         byte[] roster = "name,class,instrument\nPia Noon,Winds,Oboe\nRay Moss,Winds,Oboe\n".getBytes();
