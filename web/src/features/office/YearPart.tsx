@@ -176,7 +176,7 @@ function Typing({
           {keep.error.message}
         </p>
       )}
-      <div className="flex items-center gap-4">
+      <div className="bg-base-100 sticky bottom-0 flex items-center gap-4 border-t border-[var(--hairline)] py-3">
         <Button look="primary" type="submit" disabled={keep.isPending}>
           Keep the year
         </Button>
