@@ -103,3 +103,4 @@ export type WrittenPart = Schemas["WrittenPartView"];
 export type SchoolYear = Schemas["SchoolYearView"];
 export type YearRequest = Schemas["YearRequest"];
 export type YearEntry = Schemas["YearEntry"];
+export type ChangedPerson = Schemas["ChangedPerson"];

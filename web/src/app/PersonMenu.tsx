@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { remove } from "../api/http";
 import type { Me } from "../api/types";
+import { OwnPassword } from "./OwnPassword";
 import { currentTheme, setTheme } from "./theme";
 import { looks } from "../ui/looks";
 
@@ -17,6 +18,7 @@ const initials = (name: string) =>
 export function PersonMenu({ me, onKeys }: { me: Me; onKeys: () => void }) {
   const client = useQueryClient();
   const [theme, setCurrent] = useState(currentTheme);
+  const [changing, setChanging] = useState(false);
   const signOut = useMutation({
     mutationFn: () => remove(at("/api/session")),
     onSettled: () => {
@@ -60,11 +62,19 @@ export function PersonMenu({ me, onKeys }: { me: Me; onKeys: () => void }) {
         <button
           type="button"
           className="hover:bg-base-200 block w-full rounded-lg px-3 py-2 text-left"
+          onClick={() => setChanging(true)}
+        >
+          Your password
+        </button>
+        <button
+          type="button"
+          className="hover:bg-base-200 block w-full rounded-lg px-3 py-2 text-left"
           onClick={() => signOut.mutate()}
         >
           Sign out
         </button>
       </div>
+      {changing && <OwnPassword onClose={() => setChanging(false)} />}
     </details>
   );
 }

@@ -7,6 +7,7 @@ import { get, post, Problem } from "../../api/http";
 import type { NewPerson, Person } from "../../api/types";
 import { Field, SelectField } from "../../ui/Field";
 import { Button, Failed, Skeleton } from "../../ui/parts";
+import { PersonRow } from "./PersonRow";
 import { useToast } from "../../ui/toasts";
 
 const peopleQuery = queryOptions({ queryKey: ["people"], queryFn: () => get<Person[]>(at("/api/people")) });
@@ -46,12 +47,7 @@ export function PeoplePart() {
         {people.isError && <Failed error={people.error} />}
         <ul>
           {people.data?.map((person) => (
-            <li key={person.id} className="grid grid-cols-[1fr_auto] border-b border-[var(--hairline)] py-2">
-              <b>{person.displayName}</b>
-              <span className="soft">
-                {person.role === "DIRECTOR" ? "director" : "assistant"}, signs in as {person.signInName}
-              </span>
-            </li>
+            <PersonRow key={person.id} person={person} />
           ))}
         </ul>
         <p className="small soft mt-3 max-w-[60ch]">

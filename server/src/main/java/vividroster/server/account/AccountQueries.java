@@ -49,6 +49,27 @@ class AccountQueries {
                 .optional();
     }
 
+    String findSignInName(UUID programId, UUID accountId) {
+        return jdbc.sql("select sign_in_name from account where program_id = :programId and id = :accountId")
+                .param("programId", programId)
+                .param("accountId", accountId)
+                .query(String.class)
+                .single();
+    }
+
+    /** As the account is now; empty when it is disabled. */
+    Optional<SignedIn> findNow(UUID programId, UUID accountId) {
+        return jdbc.sql("""
+                        select program_id, id, display_name, role, version
+                        from account
+                        where program_id = :programId and id = :accountId and disabled_at is null
+                        """)
+                .param("programId", programId)
+                .param("accountId", accountId)
+                .query((row, n) -> person(row))
+                .optional();
+    }
+
     private static SignedIn person(ResultSet row) throws SQLException {
         return new SignedIn(
                 Rows.id(row, "program_id"),
@@ -71,19 +92,58 @@ class AccountQueries {
                 .update();
     }
 
+    /** A new password; whoever is signed in with the old one is no longer. */
+    void putPassword(UUID programId, UUID accountId, String hash) {
+        jdbc.sql("""
+                        update account set password_hash = :hash, version = version + 1
+                        where program_id = :programId and id = :accountId
+                        """)
+                .param("programId", programId)
+                .param("accountId", accountId)
+                .param("hash", hash)
+                .update();
+    }
+
+    /** Ends every session there is. */
+    void growVersion(UUID programId, UUID accountId) {
+        jdbc.sql("update account set version = version + 1 where program_id = :programId and id = :accountId")
+                .param("programId", programId)
+                .param("accountId", accountId)
+                .update();
+    }
+
+    /** Sessions end where role or closing change. */
+    void put(UUID programId, PersonRow person) {
+        jdbc.sql("""
+                        update account
+                        set display_name = :displayName, role = :role,
+                            disabled_at = case when :disabled then coalesce(disabled_at, now()) end,
+                            version = version
+                                + case when role <> :role or (disabled_at is not null) <> :disabled then 1 else 0 end
+                        where program_id = :programId and id = :accountId
+                        """)
+                .param("programId", programId)
+                .param("accountId", person.id())
+                .param("displayName", person.displayName())
+                .param("role", person.role().name())
+                .param("disabled", person.disabled())
+                .update();
+    }
+
     List<PersonRow> findAll(UUID programId) {
         return jdbc.sql("""
-                        select id, sign_in_name, display_name, role
+                        select id, sign_in_name, display_name, role, disabled_at is not null as disabled
                         from account
                         where program_id = :programId
-                        order by role desc, display_name
+                        order by disabled, role desc, display_name
                         """)
                 .param("programId", programId)
                 .query(PersonRow.class)
                 .list();
     }
 
-    record PersonRow(UUID id, String signInName, String displayName, Role role) {}
+    /** @param disabled whether it may not sign in any more */
+    record PersonRow(UUID id, String signInName, String displayName, Role role, boolean disabled) {}
 
     /** False when the sign-in name is taken. */
     boolean insert(UUID programId, UUID id, String signInName, String displayName, Role role, String passwordHash) {

@@ -16,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.access.Passwords;
 import vividroster.server.account.AccountQueries.PersonRow;
 import vividroster.server.platform.Ids;
+import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.Role;
 import vividroster.server.platform.SignedIn;
@@ -27,9 +28,11 @@ public class Accounts implements SignedInPeople {
 
     private final AccountQueries queries;
     private final PasswordEncoder encoder;
+    private final Locks locks;
     private final Passwords passwords;
 
-    Accounts(AccountQueries queries, PasswordEncoder encoder) {
+    Accounts(AccountQueries queries, PasswordEncoder encoder, Locks locks) {
+        this.locks = locks;
         this.queries = queries;
         this.encoder = encoder;
         this.passwords = new Passwords(common());
@@ -54,14 +57,67 @@ public class Accounts implements SignedInPeople {
     /** @throws Problem when the name is taken or the password too easy */
     @Transactional
     public UUID add(UUID programId, String signInName, String displayName, Role role, String password) {
-        passwords.fault(password, signInName).ifPresent(fault -> {
-            throw Problem.input("password", sentence(fault));
-        });
+        refuseEasy(password, signInName);
         UUID id = Ids.next();
         if (!queries.insert(programId, id, fold(signInName), displayName.strip(), role, encoder.encode(password))) {
             throw Problem.input("signInName", "\"" + signInName + "\" is taken; choose another sign-in name.");
         }
         return id;
+    }
+
+    private void refuseEasy(String password, String signInName) {
+        passwords.fault(password, signInName).ifPresent(fault -> {
+            throw Problem.input("password", sentence(fault));
+        });
+    }
+
+    /**
+     * Another password of one's own, or given to somebody who forgot theirs; all their sessions end.
+     *
+     * @throws Problem when it is too easy
+     */
+    @Transactional
+    void changePassword(UUID programId, UUID accountId, String password) {
+        refuseEasy(password, person(programId, accountId).signInName());
+        queries.putPassword(programId, accountId, encoder.encode(password));
+    }
+
+    /** Ends all sessions of a person. */
+    @Transactional
+    void signOutEverywhere(UUID programId, UUID accountId) {
+        queries.growVersion(programId, accountId);
+    }
+
+    /**
+     * Name, role, and whether somebody may still sign in.
+     *
+     * @throws Problem where no director would be left
+     */
+    @Transactional
+    void change(UUID programId, UUID accountId, String displayName, Role role, boolean disabled) {
+        locks.hold(programId, "people");
+        PersonRow before = person(programId, accountId);
+        boolean directs = role == Role.DIRECTOR && !disabled;
+        boolean another = queries.findAll(programId).stream()
+                .anyMatch(other -> !other.id().equals(accountId) && other.role() == Role.DIRECTOR && !other.disabled());
+        if (!directs && !another) {
+            throw Problem.conflict("A programme needs a director who can sign in; make somebody else one first.");
+        }
+        queries.put(programId, new PersonRow(accountId, before.signInName(), displayName.strip(), role, disabled));
+    }
+
+    /** Who somebody is now, after their account was changed. */
+    @Transactional(readOnly = true)
+    SignedIn signedIn(UUID programId, UUID accountId) {
+        return queries.findNow(programId, accountId)
+                .orElseThrow(() -> Problem.notSignedIn("This account may not sign in any more."));
+    }
+
+    PersonRow person(UUID programId, UUID accountId) {
+        return queries.findAll(programId).stream()
+                .filter(person -> person.id().equals(accountId))
+                .findFirst()
+                .orElseThrow(() -> Problem.notFound("There is no such person."));
     }
 
     private static String sentence(Passwords.Fault fault) {

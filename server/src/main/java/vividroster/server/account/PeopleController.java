@@ -11,7 +11,9 @@ import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -32,7 +34,8 @@ class PeopleController {
         this.accounts = accounts;
     }
 
-    record Person(UUID id, String signInName, String displayName, Role role) {}
+    /** @param disabled whether they may not sign in any more */
+    record Person(UUID id, String signInName, String displayName, Role role, boolean disabled) {}
 
     record NewPerson(
             @NotBlank(message = "A person needs a sign-in name.")
@@ -53,7 +56,7 @@ class PeopleController {
     @Operation(operationId = "people", summary = "Everybody who may sign in")
     List<Person> people(@AuthenticationPrincipal SignedIn person) {
         return accounts.people(person.programId()).stream()
-                .map(row -> new Person(row.id(), row.signInName(), row.displayName(), row.role()))
+                .map(row -> new Person(row.id(), row.signInName(), row.displayName(), row.role(), row.disabled()))
                 .toList();
     }
 
@@ -63,6 +66,42 @@ class PeopleController {
     Person add(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody NewPerson request) {
         UUID id = accounts.add(
                 person.programId(), request.signInName(), request.displayName(), request.role(), request.password());
-        return new Person(id, request.signInName(), request.displayName(), request.role());
+        return new Person(id, request.signInName(), request.displayName(), request.role(), false);
+    }
+
+    record ChangedPerson(
+            @NotBlank(message = "A person needs a name to show.")
+            @Size(max = Lengths.NAME, message = "At most {max} letters.")
+            String displayName,
+
+            @NotNull(message = "Choose director or assistant.")
+            Role role,
+
+            boolean disabled) {}
+
+    @PutMapping("/{accountId}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "changePerson", summary = "Change a person's name or role, or whether they may sign in")
+    void change(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID accountId,
+            @Valid @RequestBody ChangedPerson request) {
+        accounts.change(person.programId(), accountId, request.displayName(), request.role(), request.disabled());
+    }
+
+    record GivenPassword(
+            @Verbatim(longest = 1_000) @NotBlank(message = "Give a new password.")
+            String password) {}
+
+    @PostMapping("/{accountId}/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(
+            operationId = "givePassword",
+            summary = "Give a new password to somebody who forgot theirs; they are signed out everywhere")
+    void givePassword(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID accountId,
+            @Valid @RequestBody GivenPassword request) {
+        accounts.changePassword(person.programId(), accountId, request.password());
     }
 }

@@ -35,18 +35,21 @@ class SessionController {
 
     private final Audit audit;
     private final SignIns signIns;
+    private final Accounts accounts;
     private final AccountSessions sessions;
     private final CsrfAuthenticationStrategy csrf;
     private final Office office;
 
     SessionController(
             SignIns signIns,
+            Accounts accounts,
             AccountSessions sessions,
             CookieCsrfTokenRepository csrfTokens,
             Office office,
             Audit audit) {
         this.audit = audit;
         this.signIns = signIns;
+        this.accounts = accounts;
         this.sessions = sessions;
         this.csrf = new CsrfAuthenticationStrategy(csrfTokens);
         this.office = office;
@@ -83,6 +86,44 @@ class SessionController {
                 office.name(person.programId()),
                 office.today(person.programId()),
                 office.isDemo(person.programId()));
+    }
+
+    record NewPassword(
+            @Verbatim(longest = 1_000)
+            @NotBlank(message = "Type your present password.")
+            @Size(max = 200, message = "That is too long for a password.")
+            String current,
+
+            @Verbatim(longest = 1_000) @NotBlank(message = "Type a new password.")
+            String password) {}
+
+    @PostMapping("/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(
+            operationId = "changeOwnPassword",
+            summary = "Change one's own password; signed in here one stays, everywhere else one is signed out")
+    void changePassword(
+            @AuthenticationPrincipal SignedIn person,
+            @Valid @RequestBody NewPassword request,
+            HttpServletRequest http,
+            HttpServletResponse response) {
+        signIns.confirm(person, request.current(), http.getRemoteAddr());
+        accounts.changePassword(person.programId(), person.accountId(), request.password());
+        stay(person, http, response);
+    }
+
+    @DeleteMapping("/elsewhere")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "signOutElsewhere", summary = "Sign out everywhere but here")
+    void signOutElsewhere(
+            @AuthenticationPrincipal SignedIn person, HttpServletRequest http, HttpServletResponse response) {
+        accounts.signOutEverywhere(person.programId(), person.accountId());
+        stay(person, http, response);
+    }
+
+    private void stay(SignedIn person, HttpServletRequest http, HttpServletResponse response) {
+        sessions.begin(accounts.signedIn(person.programId(), person.accountId()), http, response);
+        csrf.onAuthentication(SecurityContextHolder.getContext().getAuthentication(), http, response);
     }
 
     @DeleteMapping

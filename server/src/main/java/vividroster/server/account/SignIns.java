@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import vividroster.core.access.BackOff;
@@ -78,6 +79,22 @@ class SignIns {
         failures.forget(List.of(keys.get(BackOff.NAME_FROM_ADDRESS), keys.get(BackOff.NAME)));
         failures.forgetBefore(clock.instant().minus(BackOff.MEMORY));
         return person;
+    }
+
+    /**
+     * Whether somebody who is signed in knows their password; tries count as those at the door.
+     *
+     * @throws Problem about the field {@code current} where it is another
+     */
+    void confirm(SignedIn person, String password, String address) {
+        String name = accounts.findSignInName(person.programId(), person.accountId());
+        try {
+            signIn(name, password, address);
+        } catch (Problem e) {
+            throw e.status() == HttpStatus.UNAUTHORIZED
+                    ? Problem.input("current", "This is not your present password.")
+                    : e;
+        }
     }
 
     private void mayTry(Map<BackOff, String> keys) {
