@@ -1,9 +1,8 @@
 import { at } from "../api/at";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { remove } from "../api/http";
 import type { Me } from "../api/types";
-import { OwnPassword } from "./OwnPassword";
 import { currentTheme, setTheme } from "./theme";
 import { looks } from "../ui/looks";
 
@@ -15,10 +14,22 @@ const initials = (name: string) =>
     .join("")
     .toUpperCase();
 
-export function PersonMenu({ me, onKeys }: { me: Me; onKeys: () => void }) {
+export function PersonMenu({
+  me,
+  onKeys,
+  onPassword,
+}: {
+  me: Me;
+  onKeys: () => void;
+  onPassword: () => void;
+}) {
   const client = useQueryClient();
+  const menu = useRef<HTMLDetailsElement>(null);
+  const closing = (then: () => void) => () => {
+    if (menu.current) menu.current.open = false;
+    then();
+  };
   const [theme, setCurrent] = useState(currentTheme);
-  const [changing, setChanging] = useState(false);
   const signOut = useMutation({
     mutationFn: () => remove(at("/api/session")),
     onSettled: () => {
@@ -28,7 +39,7 @@ export function PersonMenu({ me, onKeys }: { me: Me; onKeys: () => void }) {
   });
   const other = theme === "paper" ? "pit" : "paper";
   return (
-    <details className={looks.dropdown}>
+    <details ref={menu} className={looks.dropdown}>
       <summary
         aria-label={`${me.displayName}, menu`}
         className="grid size-8 cursor-pointer list-none place-items-center rounded-full border-[1.5px] border-[var(--bar-content)] text-[13px]"
@@ -55,14 +66,14 @@ export function PersonMenu({ me, onKeys }: { me: Me; onKeys: () => void }) {
         <button
           type="button"
           className="hover:bg-base-200 block w-full rounded-lg px-3 py-2 text-left"
-          onClick={onKeys}
+          onClick={closing(onKeys)}
         >
           Keys of this screen
         </button>
         <button
           type="button"
           className="hover:bg-base-200 block w-full rounded-lg px-3 py-2 text-left"
-          onClick={() => setChanging(true)}
+          onClick={closing(onPassword)}
         >
           Your password
         </button>
@@ -74,7 +85,6 @@ export function PersonMenu({ me, onKeys }: { me: Me; onKeys: () => void }) {
           Sign out
         </button>
       </div>
-      {changing && <OwnPassword onClose={() => setChanging(false)} />}
     </details>
   );
 }

@@ -7,6 +7,7 @@ import { Kbd } from "../ui/parts";
 import { KeysHelp } from "./KeysHelp";
 import { places } from "./places";
 import { JumpWaiting } from "./JumpWaiting";
+import { OwnPassword } from "./OwnPassword";
 import { page } from "./page";
 import { PersonMenu } from "./PersonMenu";
 import { scopeSearch, useScope } from "./scope";
@@ -26,6 +27,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
   const [jumping, setJumping] = useState(false);
   const [typedAhead, setTypedAhead] = useState("");
   const [helping, setHelping] = useState(false);
+  const [changingPassword, setChangingPassword] = useState(false);
   const [railOpenAt, setRailOpenAt] = useState<string>();
   const railOpen = railOpenAt === location.key;
   useKeys({ "/": () => setJumping(true), "?": () => setHelping(true) });
@@ -79,7 +81,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
             <span className="xl:hidden">Jump</span>
             <Kbd>/</Kbd>
           </button>
-          <PersonMenu me={me} onKeys={() => setHelping(true)} />
+          <PersonMenu me={me} onKeys={() => setHelping(true)} onPassword={() => setChangingPassword(true)} />
         </div>
       </header>
       <div className="border-base-content bg-base-200 no-print col-span-full grid grid-cols-[148px_minmax(0,1fr)] border-b-[1.5px] lg:grid-cols-[232px_minmax(0,1fr)]">
@@ -109,6 +111,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
           />
         </Suspense>
       )}
+      {changingPassword && <OwnPassword onClose={() => setChangingPassword(false)} />}
       {helping && <KeysHelp onClose={() => setHelping(false)} path={location.pathname} />}
     </div>
   );

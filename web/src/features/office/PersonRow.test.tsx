@@ -16,6 +16,7 @@ const bram: Person = {
   displayName: "Bram Low",
   role: "ASSISTANT",
   disabled: false,
+  own: false,
 };
 
 describe("somebody who may sign in", () => {
@@ -57,6 +58,12 @@ describe("somebody who may sign in", () => {
     expect((await screen.findByRole("alert")).textContent).toBe(
       "A programme needs a director who can sign in.",
     );
+  });
+
+  it("does nothing to oneself by one press", () => {
+    draw(<PersonRow person={{ ...bram, own: true }} />);
+    expect(screen.getByText("that is you")).toBeTruthy();
+    expect(screen.queryByRole("button")).toBeNull();
   });
 
   it("is let in again", async () => {

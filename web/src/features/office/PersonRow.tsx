@@ -41,7 +41,9 @@ export function PersonRow({ person }: { person: Person }) {
           {director ? "director" : "assistant"},{" "}
           {person.disabled ? "may not sign in any more" : `signs in as ${person.signInName}`}
         </span>
-        {person.disabled ? (
+        {person.own ? (
+          <span className="soft">that is you</span>
+        ) : person.disabled ? (
           <Button small onClick={() => change.mutate({ disabled: false })}>
             Let {person.displayName} in again
           </Button>

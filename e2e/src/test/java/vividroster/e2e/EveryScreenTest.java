@@ -184,6 +184,15 @@ class EveryScreenTest {
                     .click();
             assertThat(page.getByLabel("Name of the year")).isVisible();
             found.addAll(serious(page, "school year"));
+            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("People"))
+                    .click();
+            page.getByText("signs in as bram").waitFor();
+            found.addAll(serious(page, "people"));
+            page.getByLabel("Odalys Quayle, menu").click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Your password"))
+                    .click();
+            assertThat(page.getByLabel("Present password")).isVisible();
+            found.addAll(serious(page, "own password"));
             page.navigate(screens().get("hear TECHNIQUE_CHECK"));
             settle(page);
             page.keyboard().press("s");

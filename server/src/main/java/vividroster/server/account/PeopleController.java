@@ -34,8 +34,8 @@ class PeopleController {
         this.accounts = accounts;
     }
 
-    /** @param disabled whether they may not sign in any more */
-    record Person(UUID id, String signInName, String displayName, Role role, boolean disabled) {}
+    /** @param disabled whether they may not sign in any more; own whether it is who asks */
+    record Person(UUID id, String signInName, String displayName, Role role, boolean disabled, boolean own) {}
 
     record NewPerson(
             @NotBlank(message = "A person needs a sign-in name.")
@@ -56,7 +56,13 @@ class PeopleController {
     @Operation(operationId = "people", summary = "Everybody who may sign in")
     List<Person> people(@AuthenticationPrincipal SignedIn person) {
         return accounts.people(person.programId()).stream()
-                .map(row -> new Person(row.id(), row.signInName(), row.displayName(), row.role(), row.disabled()))
+                .map(row -> new Person(
+                        row.id(),
+                        row.signInName(),
+                        row.displayName(),
+                        row.role(),
+                        row.disabled(),
+                        row.id().equals(person.accountId())))
                 .toList();
     }
 
@@ -66,7 +72,7 @@ class PeopleController {
     Person add(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody NewPerson request) {
         UUID id = accounts.add(
                 person.programId(), request.signInName(), request.displayName(), request.role(), request.password());
-        return new Person(id, request.signInName(), request.displayName(), request.role(), false);
+        return new Person(id, request.signInName(), request.displayName(), request.role(), false, false);
     }
 
     record ChangedPerson(
