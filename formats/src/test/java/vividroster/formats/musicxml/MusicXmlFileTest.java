@@ -2,89 +2,35 @@ package vividroster.formats.musicxml;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
+import static vividroster.formats.musicxml.XmlPage.direction;
+import static vividroster.formats.musicxml.XmlPage.file;
+import static vividroster.formats.musicxml.XmlPage.head;
+import static vividroster.formats.musicxml.XmlPage.leftOut;
+import static vividroster.formats.musicxml.XmlPage.measure;
+import static vividroster.formats.musicxml.XmlPage.names;
+import static vividroster.formats.musicxml.XmlPage.note;
+import static vividroster.formats.musicxml.XmlPage.read;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Part;
-import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
 import vividroster.core.music.Voice;
-import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.Strokes;
 import vividroster.core.reading.TimedView;
 import vividroster.formats.Read;
-import vividroster.formats.score.LeftOut;
 import vividroster.formats.score.LineFile;
 import vividroster.formats.score.LineFile.Choices;
 import vividroster.formats.score.LineFileException;
 
 /** MusicXML as people's programs really write it. */
 class MusicXmlFileTest {
-
-    private static final String ATTRIBUTES = "<attributes><divisions>4</divisions><key><fifths>0</fifths></key>"
-            + "<time><beats>4</beats><beat-type>4</beat-type></time>%s</attributes>";
-
-    private static String head(String more) {
-        return ATTRIBUTES.formatted(more);
-    }
-
-    private static String note(String pitch, int duration, String... more) {
-        String all = String.join("", more);
-        String first = "";
-        for (String front : List.of("<grace/>", "<cue/>", "<chord/>")) {
-            first += all.contains(front) ? front : "";
-            all = all.replace(front, "");
-        }
-        String what = pitch.equals("r")
-                ? "<rest/>"
-                : "<pitch><step>" + pitch.charAt(0) + "</step>"
-                        + (pitch.contains("#") ? "<alter>1</alter>" : pitch.contains("b") ? "<alter>-1</alter>" : "")
-                        + "<octave>" + pitch.charAt(pitch.length() - 1) + "</octave></pitch>";
-        String lasts = first.contains("grace") ? "" : "<duration>" + duration + "</duration>";
-        return "<note>" + first + what + lasts + all + "</note>";
-    }
-
-    private static String measure(int number, String... content) {
-        return "<measure number=\"" + number + "\">" + String.join("", content) + "</measure>";
-    }
-
-    /** @param namesAndMeasures a part's name and its measures, part after part */
-    private static String file(String... namesAndMeasures) {
-        StringBuilder list = new StringBuilder();
-        StringBuilder parts = new StringBuilder();
-        for (int i = 0; i < namesAndMeasures.length; i += 2) {
-            String id = "P" + (i / 2 + 1);
-            list.append(
-                    "<score-part id=\"" + id + "\"><part-name>" + namesAndMeasures[i] + "</part-name></score-part>");
-            parts.append("<part id=\"" + id + "\">" + namesAndMeasures[i + 1] + "</part>");
-        }
-        return "<score-partwise version=\"4.0\"><part-list>" + list + "</part-list>" + parts + "</score-partwise>";
-    }
-
-    private static Part read(String measures) {
-        return Read.xmlFile(file("Flute", measures), false).score().sounding();
-    }
-
-    private static String names(Part part) {
-        return part.measures().stream()
-                .map(m -> m.notes().stream()
-                        .map(n -> n.pitch().map(Pitch::toString).orElse("r") + "*"
-                                + (int) (n.length().value() * 4))
-                        .collect(Collectors.joining(" ")))
-                .collect(Collectors.joining(" | "));
-    }
-
-    private static List<String> leftOut(LineFile file) {
-        return file.leftOut(Choices.NONE).stream().map(LeftOut::words).toList();
-    }
 
     @Test
     void aCueNoteIsLeftOutAndItsTimeStaysAsARest() {
@@ -284,76 +230,6 @@ class MusicXmlFileTest {
         assertThat(file.score(new Choices(Map.of("P2", "nobody"))).own()).hasSize(1);
     }
 
-    private static String direction(String type, String more) {
-        return "<direction><direction-type>" + type + "</direction-type>" + more + "</direction>";
-    }
-
-    private static String metronome(String unit, String perMinute) {
-        return direction("<metronome>" + unit + "<per-minute>" + perMinute + "</per-minute></metronome>", "");
-    }
-
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = ';',
-            value = {
-                "<beat-unit>quarter</beat-unit>; 96-104; 100; 96–104",
-                "<beat-unit>quarter</beat-unit>; ca. 72; 72; 72",
-                "<beat-unit>quarter</beat-unit>; c. 66.5; 66.5; 66.5",
-                "<beat-unit>quarter</beat-unit><beat-unit-dot/>; 60; 90; 60",
-                "<beat-unit>half</beat-unit>; 60; 120; 60",
-                "<beat-unit>eighth</beat-unit>; 120; 60; 120"
-            })
-    void temposAreReadAsTheyArePrinted(String unit, String perMinute, double bpm, String numbers) {
-        Part part = read(measure(1, head(""), metronome(unit, perMinute), note("C5", 16)));
-        assertThat(part.tempo().orElseThrow().bpm().value()).isEqualTo(bpm);
-        assertThat(part.tempo().orElseThrow().numbers()).isEqualTo(numbers);
-        String again = MusicXmlWriter.writeConcert("T", part);
-        assertThat(Read.xmlFile(again, false).score().sounding().tempo()).isEqualTo(part.tempo());
-        assertThat(MusicXmlWriter.writeConcert("T", part, MusicXmlWriter.Purpose.SCREEN))
-                .as("a renderer draws one number, so a span stands in words")
-                .contains(numbers.contains("–") ? ">quarter = 96–104</words>" : "<per-minute>" + numbers);
-    }
-
-    @Test
-    void aTempoInTheMiddleOfABarCountsFromItsPlaceAndOverAnotherPartForAll() {
-        String faster = direction("<words>faster</words>", "<sound tempo=\"120\"/>");
-        String plain = measure(1, head(""), note("C5", 16));
-        LineFile file = Read.xmlFile(
-                file(
-                        "Flute",
-                        plain + measure(2, note("C5", 16)),
-                        "Oboe",
-                        measure(
-                                        1,
-                                        head(""),
-                                        direction("<words>x</words>", "<sound tempo=\"60\"/>"),
-                                        note("C5", 8),
-                                        faster,
-                                        note("C5", 8))
-                                + measure(2, note("C5", 16))),
-                false);
-        assertThat(TimedView.of(file.score().sounding()).timeline().seconds()).isCloseTo(2 + 1 + 2, within(1e-9));
-        Part oboe = file.score().partOf(new InstrumentCode("oboe"));
-        Part again = Read.xmlFile(MusicXmlWriter.writeConcert("T", oboe), false)
-                .score()
-                .sounding();
-        assertThat(TimedView.of(again).timeline().seconds()).isCloseTo(5, within(1e-9));
-        Part held = file.score().sounding();
-        Part heldAgain = Read.xmlFile(MusicXmlWriter.writeConcert("T", held), false)
-                .score()
-                .sounding();
-        assertThat(TimedView.of(heldAgain).timeline().seconds())
-                .as("inside a held note")
-                .isCloseTo(5, within(1e-9));
-    }
-
-    @Test
-    void aMarkBehindTheLastNoteBelongsToTheNextMeasure() {
-        String faster = direction("<words>x</words>", "<sound tempo=\"200\"/>");
-        Part part = read(measure(1, head(""), note("C5", 16), faster) + measure(2, note("C5", 16)));
-        assertThat(TimedView.of(part).timeline().seconds()).isCloseTo(2.4 + 1.2, within(1e-9));
-    }
-
     @Test
     void roundedGroupsOfThreeAreGroupsOfThree() {
         String triplet = "<type>eighth</type><time-modification><actual-notes>3</actual-notes>"
@@ -397,49 +273,6 @@ class MusicXmlFileTest {
                         "rehearsal marks in 4",
                         "fingerings in 4",
                         "the part Piano");
-    }
-
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = ';',
-            value = {
-                "D.C. al Fine (no repeats); Fine.; CDC",
-                "D.C.  al  Fine; Fine; CDC",
-                "D.C. al Coda; To Coda ⊕; !NO_CODA"
-            })
-    void printedWordsSayTheWay(String jump, String at, String order) {
-        Part part = read(measure(1, head(""), note("C5", 16), direction("<words>" + at + "</words>", ""))
-                + measure(2, note("D5", 16), direction("<words>" + jump + "</words>", "")));
-        TimedView view = TimedView.of(part);
-        assertThat(view.fault()
-                        .map(f -> "!" + f.fault())
-                        .orElseGet(() -> Roadmap.of(part, Roadmap.Options.USUAL).indices().stream()
-                                .map(i -> i == 0 ? "C" : "D")
-                                .collect(Collectors.joining())))
-                .isEqualTo(order);
-    }
-
-    @Test
-    void twoCodasAreToldByTheirNumbers() {
-        Part part = read(measure(1, head(""), direction("<segno/>", ""), note("C5", 16))
-                + measure(2, note("D5", 16), direction("<words>To Coda 1</words>", ""))
-                + measure(3, note("E5", 16), direction("<words>D.S. al Coda 1</words>", ""))
-                + measure(4, direction("<words>Coda 1</words>", ""), note("F5", 16)));
-        assertThat(Roadmap.of(part, Roadmap.Options.USUAL).indices()).containsExactly(0, 1, 2, 0, 1, 3);
-        Part again = Read.xmlFile(MusicXmlWriter.writeConcert("T", part), false)
-                .score()
-                .sounding();
-        assertThat(again.measures())
-                .extracting(Measure::signs)
-                .isEqualTo(part.measures().stream().map(Measure::signs).toList());
-    }
-
-    @Test
-    void aSignBesideAWayToTheCodaIsItsPicture() {
-        Part part = read(measure(1, head(""), note("C5", 16), direction("<coda/>", "<sound tocoda=\"coda1\"/>"))
-                + measure(2, note("D5", 16), direction("<words>D.C. al Coda</words>", "<sound dacapo=\"yes\"/>"))
-                + measure(3, direction("<coda/>", "<sound coda=\"coda1\"/>"), note("E5", 16)));
-        assertThat(Roadmap.of(part, Roadmap.Options.USUAL).indices()).containsExactly(0, 1, 0, 2);
     }
 
     @Test
