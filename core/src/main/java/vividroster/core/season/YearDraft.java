@@ -44,6 +44,18 @@ public record YearDraft(String name, LocalDate first, LocalDate last, List<Strin
         entries = List.copyOf(entries);
     }
 
+    /** A year that is one, as it would be typed. */
+    public static YearDraft of(String name, SchoolYear year, List<String> rotation) {
+        return new YearDraft(
+                name,
+                year.first(),
+                year.last(),
+                rotation,
+                year.entries().stream()
+                        .map(entry -> new EntryDraft(entry.kind(), entry.name(), entry.first(), entry.last()))
+                        .toList());
+    }
+
     /** Everything that stands in the way of its being a year, in the order it was typed; empty where nothing does. */
     public List<YearFault> faults(Collection<Other> others) {
         List<YearFault> faults = new ArrayList<>();

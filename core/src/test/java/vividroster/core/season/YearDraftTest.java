@@ -43,6 +43,8 @@ class YearDraftTest {
                 entry(EntryKind.TESTING, "Testing", day(10, 14), day(10, 20)));
         assertThat(draft.faults(List.of())).isEmpty();
         assertThat(draft.toYear().isSchoolDay(day(10, 13))).isFalse();
+        assertThat(YearDraft.of(draft.name(), draft.toYear(), draft.rotation()).entries())
+                .containsExactlyInAnyOrderElementsOf(draft.entries());
         assertThat(draft.toYear().rotationOn(FIRST)).contains("A");
     }
 

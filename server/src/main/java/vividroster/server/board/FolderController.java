@@ -9,7 +9,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.server.board.Folders.DonePage;
 import vividroster.server.board.Folders.FolderView;
@@ -22,11 +21,9 @@ import vividroster.server.platform.SignedIn;
 class FolderController {
 
     private final Folders folders;
-    private final InstrumentCatalog catalog;
 
-    FolderController(Folders folders, InstrumentCatalog catalog) {
+    FolderController(Folders folders) {
         this.folders = folders;
-        this.catalog = catalog;
     }
 
     @GetMapping("/folder")

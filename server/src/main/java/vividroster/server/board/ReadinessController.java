@@ -11,7 +11,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.curriculum.Milestone;
-import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.server.checks.Checks;
@@ -37,23 +36,15 @@ class ReadinessController {
     private final Rosters rosters;
     private final Library library;
     private final Office office;
-    private final InstrumentCatalog catalog;
 
     ReadinessController(
-            Checks checks,
-            Progress progress,
-            HearingRuns runs,
-            Rosters rosters,
-            Library library,
-            Office office,
-            InstrumentCatalog catalog) {
+            Checks checks, Progress progress, HearingRuns runs, Rosters rosters, Library library, Office office) {
         this.checks = checks;
         this.progress = progress;
         this.runs = runs;
         this.rosters = rosters;
         this.library = library;
         this.office = office;
-        this.catalog = catalog;
     }
 
     /** @param missing names of those who have not passed it yet; asked how many it is for */

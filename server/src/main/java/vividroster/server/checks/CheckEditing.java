@@ -12,7 +12,6 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.Prerequisites;
 import vividroster.core.curriculum.TechniqueCheck;
-import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.server.library.Library;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
@@ -25,13 +24,11 @@ class CheckEditing {
     private final CheckQueries queries;
     private final Checks checks;
     private final Library library;
-    private final InstrumentCatalog catalog;
 
-    CheckEditing(CheckQueries queries, Checks checks, Library library, InstrumentCatalog catalog) {
+    CheckEditing(CheckQueries queries, Checks checks, Library library) {
         this.queries = queries;
         this.checks = checks;
         this.library = library;
-        this.catalog = catalog;
     }
 
     /** @param version the draft is made from; sent back with the edit */

@@ -21,7 +21,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.curriculum.MostHelped;
-import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.Seat;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
@@ -37,14 +36,12 @@ class RemedyController {
     private final Rosters rosters;
     private final Library library;
     private final Office office;
-    private final InstrumentCatalog catalog;
 
-    RemedyController(Remedies remedies, Rosters rosters, Library library, Office office, InstrumentCatalog catalog) {
+    RemedyController(Remedies remedies, Rosters rosters, Library library, Office office) {
         this.remedies = remedies;
         this.rosters = rosters;
         this.library = library;
         this.office = office;
-        this.catalog = catalog;
     }
 
     record HelpedRequest(

@@ -9,7 +9,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.server.hearing.HearingDesk.Choice;
 import vividroster.server.hearing.HearingDesk.RunView;
 import vividroster.server.platform.SignedIn;
@@ -20,11 +19,9 @@ import vividroster.server.roster.ScopeRequest;
 class HearController {
 
     private final HearingDesk desk;
-    private final InstrumentCatalog catalog;
 
-    HearController(HearingDesk desk, InstrumentCatalog catalog) {
+    HearController(HearingDesk desk) {
         this.desk = desk;
-        this.catalog = catalog;
     }
 
     @GetMapping("/choices")

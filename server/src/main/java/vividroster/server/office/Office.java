@@ -13,6 +13,7 @@ import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
 import vividroster.core.season.SchoolYear;
 import vividroster.core.season.SchoolYears;
+import vividroster.core.season.YearDraft;
 import vividroster.server.office.ProgramQueries.ProgramRow;
 import vividroster.server.office.ProgramQueries.YearRow;
 import vividroster.server.platform.Ids;
@@ -23,9 +24,11 @@ import vividroster.server.platform.Problem;
 public class Office {
 
     private final ProgramQueries queries;
+    private final YearQueries years;
     private final Clock clock;
 
-    Office(ProgramQueries queries, Clock clock) {
+    Office(ProgramQueries queries, YearQueries years, Clock clock) {
+        this.years = years;
         this.queries = queries;
         this.clock = clock;
     }
@@ -50,9 +53,7 @@ public class Office {
 
     @Transactional
     public void layYear(UUID programId, String name, SchoolYear year, List<String> rotation) {
-        UUID yearId = Ids.next();
-        queries.insertYear(programId, yearId, name, year.first(), year.last(), rotation);
-        year.entries().forEach(entry -> queries.insertEntry(programId, Ids.next(), yearId, entry));
+        years.put(programId, Ids.next(), YearDraft.of(name, year, rotation));
     }
 
     public String name(UUID programId) {

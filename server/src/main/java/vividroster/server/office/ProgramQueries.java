@@ -79,35 +79,6 @@ class ProgramQueries {
                 Rows.texts(row, "rotation"));
     }
 
-    void insertYear(UUID programId, UUID id, String name, LocalDate first, LocalDate last, List<String> rotation) {
-        jdbc.sql("""
-                insert into school_year (program_id, id, name, first_day, last_day, rotation)
-                values (:programId, :id, :name, :first, :last, :rotation)
-                """)
-                .param("programId", programId)
-                .param("id", id)
-                .param("name", name)
-                .param("first", first)
-                .param("last", last)
-                .param("rotation", rotation.toArray(String[]::new))
-                .update();
-    }
-
-    void insertEntry(UUID programId, UUID id, UUID yearId, Entry entry) {
-        jdbc.sql("""
-                insert into calendar_entry (program_id, id, school_year_id, kind, name, first_day, last_day)
-                values (:programId, :id, :yearId, :kind, :name, :first, :last)
-                """)
-                .param("programId", programId)
-                .param("id", id)
-                .param("yearId", yearId)
-                .param("kind", entry.kind().name())
-                .param("name", entry.name())
-                .param("first", entry.first())
-                .param("last", entry.last())
-                .update();
-    }
-
     SchoolYear whole(UUID programId, YearRow year) {
         return new SchoolYear(year.span().first(), year.span().last(), entries(programId, year.id()), year.rotation());
     }

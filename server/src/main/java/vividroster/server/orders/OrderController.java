@@ -23,7 +23,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.instrument.Family;
-import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.SectionScope;
@@ -45,13 +44,11 @@ class OrderController {
     private final Orders orders;
     private final Office office;
     private final Rosters rosters;
-    private final InstrumentCatalog catalog;
 
-    OrderController(Orders orders, Office office, Rosters rosters, InstrumentCatalog catalog) {
+    OrderController(Orders orders, Office office, Rosters rosters) {
         this.orders = orders;
         this.office = office;
         this.rosters = rosters;
-        this.catalog = catalog;
     }
 
     /** @param number teaching week; absent in a break */
