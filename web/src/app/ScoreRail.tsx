@@ -77,10 +77,7 @@ export function ScoreRail() {
   );
 }
 
-const describe = (c: ClassView) =>
-  [c.campus, `${c.rotation ? `${c.rotation}-days, ` : ""}period ${c.period}`, `${c.students} students`]
-    .filter(Boolean)
-    .join(" · ");
+const describe = (c: ClassView) => [c.campus, c.when, `${c.students} students`].filter(Boolean).join(" · ");
 
 function groups(sections: readonly SectionView[]): [Family, SectionView[]][] {
   const byFamily = new Map<Family, SectionView[]>();

@@ -1,7 +1,7 @@
 import { Cell } from "../../ui/Field";
 import { looks } from "../../ui/looks";
 import { IconButton } from "../../ui/parts";
-import { kindWords, type EntryDraft, type EntryKind } from "./yearDraft";
+import { kindWords, periodsOf, takesPeriods, type EntryDraft, type EntryKind } from "./yearDraft";
 
 /** Breaks and flags by day, each to be typed over. */
 export function YearEntries({
@@ -24,7 +24,7 @@ export function YearEntries({
         const which = `${entry.name || kindWords[entry.kind]}`;
         return (
           <li key={entry.key}>
-            <div className="grid grid-cols-2 items-center gap-2 md:grid-cols-[8rem_1fr_10rem_10rem_auto]">
+            <div className="grid grid-cols-2 items-center gap-2 md:grid-cols-[9.5rem_1fr_9rem_10rem_10rem_auto]">
               <select
                 aria-label={`What ${which} is`}
                 className={looks.smallSelect}
@@ -43,6 +43,16 @@ export function YearEntries({
                 value={entry.name}
                 onChange={(e) => change(entry.key, { name: e.target.value })}
               />
+              {takesPeriods(entry.kind) ? (
+                <Cell
+                  aria-label={`Periods that ${which} takes`}
+                  placeholder="takes periods, 1 3"
+                  defaultValue={entry.periods?.join(" ") ?? ""}
+                  onChange={(e) => change(entry.key, { periods: periodsOf(e.target.value) })}
+                />
+              ) : (
+                <span className="hidden md:block" />
+              )}
               <Cell
                 type="date"
                 aria-label={`First day of ${which}`}

@@ -15,6 +15,7 @@ const years = [
     firstDay: "2026-08-24",
     lastDay: "2027-06-11",
     rotation: ["A", "B"],
+    bells: [],
     entries: [{ kind: "BREAK", name: "Winter break", firstDay: "2026-12-21", lastDay: "2027-01-01" }],
   },
 ];
@@ -53,6 +54,7 @@ describe("the school year", () => {
         { kind: "BREAK", name: "Autumn break", firstDay: "2026-08-31", lastDay: "2026-09-11" },
         years[0]!.entries[0],
       ],
+      bells: [],
     });
   });
 

@@ -1,21 +1,28 @@
-import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { at } from "../../api/at";
-import { get, Problem, put } from "../../api/http";
+import { Problem, put } from "../../api/http";
 import type { SchoolYear } from "../../api/types";
 import { shortDay } from "../../app/days";
 import { meQuery } from "../../app/queries";
 import { Field } from "../../ui/Field";
 import { Button, Failed, Skeleton } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
-import { draftOf, entryOver, following, mondaysOf, placeOf, requestOf, type YearDraft } from "./yearDraft";
+import {
+  bellPlaceOf,
+  draftOf,
+  entryOver,
+  following,
+  mondaysOf,
+  placeOf,
+  requestOf,
+  type YearDraft,
+} from "./yearDraft";
+import { BellsTable } from "./BellsTable";
+import { CalendarFile } from "./CalendarFile";
 import { YearEntries } from "./YearEntries";
 import { YearStrip } from "./YearStrip";
-
-const yearsQuery = queryOptions({
-  queryKey: ["years"],
-  queryFn: () => get<SchoolYear[]>(at("/api/years")),
-});
+import { yearNow, yearsQuery } from "./years.queries";
 
 /** The school year as the director types it: its days, the turn of its letters, breaks and flags. */
 export function YearPart() {
@@ -25,7 +32,7 @@ export function YearPart() {
   const [next, setNext] = useState<YearDraft>();
   if (years.isError) return <Failed error={years.error} again={() => void years.refetch()} />;
   if (!years.data) return <Skeleton rows={6} />;
-  const now = years.data.find((year) => year.lastDay >= (me.data?.today ?? "")) ?? years.data.at(-1);
+  const now = yearNow(years.data, me.data?.today ?? "");
   const shown = years.data.find((year) => year.id === chosen) ?? now;
   const latest = years.data.at(-1);
   return (
@@ -102,10 +109,12 @@ function Typing({
     });
   const refused = keep.error instanceof Problem ? keep.error : undefined;
   const place = placeOf(refused?.field);
+  const bellPlace = bellPlaceOf(refused?.field);
   const told = (field: string) => (refused?.field === field ? refused.message : undefined);
   const elsewhere =
     keep.isError &&
     place === undefined &&
+    bellPlace === undefined &&
     !["name", "firstDay", "lastDay", "rotation"].includes(refused?.field ?? "");
   const change = (part: Partial<YearDraft>) => setDraft((old) => ({ ...old, ...part }));
   return (
@@ -171,6 +180,18 @@ function Typing({
           onChange={(entries) => change({ entries })}
         />
       )}
+      <CalendarFile
+        firstDay={draft.firstDay}
+        lastDay={draft.lastDay}
+        entries={draft.entries}
+        onTake={(entries) => change({ entries })}
+      />
+      <BellsTable
+        bells={draft.bells}
+        faulty={bellPlace}
+        sentence={refused?.message}
+        onChange={(bells) => change({ bells })}
+      />
       {elsewhere && (
         <p role="alert" className="text-error">
           {keep.error.message}

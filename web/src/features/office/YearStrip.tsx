@@ -10,6 +10,9 @@ const keys: Record<string, EntryKind> = {
   c: "CONCERT",
   f: "FESTIVAL",
   l: "LOST_DAY",
+  a: "ASSEMBLY",
+  s: "SHORT_DAY",
+  m: "MARKING_PERIOD",
 };
 
 /** The weeks of the year in a row: chosen by pointer or arrow keys, then made a break or given a flag. */

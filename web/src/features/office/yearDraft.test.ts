@@ -1,20 +1,34 @@
 import { describe, expect, it } from "vitest";
 import type { SchoolYear } from "../../api/types";
-import { draftOf, entryOver, following, inWeek, mondaysOf, placeOf, requestOf, shareOf } from "./yearDraft";
+import {
+  draftOf,
+  entryOver,
+  following,
+  inWeek,
+  isIn,
+  mondaysOf,
+  nextBell,
+  periodsOf,
+  placeOf,
+  requestOf,
+  shareOf,
+  withProposals,
+} from "./yearDraft";
 
 const year: SchoolYear = {
   id: "y",
   name: "2026–2027",
   firstDay: "2026-08-26",
   lastDay: "2027-06-11",
+  bells: [],
   rotation: ["A", "B"],
   entries: [{ kind: "BREAK", name: "Winter break", firstDay: "2026-12-21", lastDay: "2027-01-01" }],
 };
 
 describe("a school year while it is typed", () => {
   it("comes back as it was read", () => {
-    const { name, firstDay, lastDay, rotation, entries } = year;
-    expect(requestOf(draftOf(year))).toEqual({ name, firstDay, lastDay, rotation, entries });
+    const { name, firstDay, lastDay, rotation, entries, bells } = year;
+    expect(requestOf(draftOf(year))).toEqual({ name, firstDay, lastDay, rotation, entries, bells });
   });
 
   it("takes letters however they are parted", () => {
@@ -78,5 +92,39 @@ describe("a school year while it is typed", () => {
     expect(placeOf("entries[3].name")).toBe(3);
     expect(placeOf("name")).toBeUndefined();
     expect(placeOf(undefined)).toBeUndefined();
+  });
+
+  it("keeps periods only where something takes them, and leaves out a bell without a begin", () => {
+    const draft = draftOf({
+      ...year,
+      entries: [
+        { kind: "ASSEMBLY", name: "Assembly", firstDay: "2026-09-09", lastDay: "2026-09-09", periods: [3] },
+        { kind: "BREAK", name: "Break", firstDay: "2026-10-12", lastDay: "2026-10-16", periods: [3] },
+      ],
+      bells: [
+        { campus: "", period: 1, startsAt: "08:10", minutes: 45, shortStartsAt: "08:10", shortMinutes: 30 },
+      ],
+    });
+    draft.bells.push(nextBell(draft.bells));
+    const sent = requestOf(draft);
+    expect(sent.entries.map((entry) => entry.periods)).toEqual([[3], undefined]);
+    expect(sent.bells).toEqual([
+      { campus: "", period: 1, startsAt: "08:10", minutes: 45, shortStartsAt: "08:10", shortMinutes: 30 },
+    ]);
+    expect(draft.bells[1]).toMatchObject({ period: "2", minutes: "45", shortMinutes: "30" });
+  });
+
+  it("takes those events of a calendar that were chosen, by day", () => {
+    const draft = draftOf(year);
+    const concert = { name: "Concert", firstDay: "2026-12-16", lastDay: "2026-12-16" };
+    expect(isIn(draft.entries, concert)).toBe(false);
+    const taken = withProposals(draft.entries, [{ ...concert, kind: "CONCERT" }]);
+    expect(taken.map((entry) => entry.name)).toEqual(["Concert", "Winter break"]);
+    expect(isIn(taken, concert)).toBe(true);
+  });
+
+  it("reads periods as they are typed", () => {
+    expect(periodsOf("1, 3 and 12")).toEqual([1, 3, 12]);
+    expect(periodsOf("")).toEqual([]);
   });
 });

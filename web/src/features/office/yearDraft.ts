@@ -1,9 +1,20 @@
 import { v7 as newId } from "uuid";
-import type { SchoolYear, YearEntry, YearRequest } from "../../api/types";
+import type { Bell, ProposedEntry, SchoolYear, YearEntry, YearRequest } from "../../api/types";
 import { addDays, daysApart, moment } from "../../app/days";
 
 export type EntryKind = YearEntry["kind"];
 export type EntryDraft = YearEntry & { key: string };
+
+/** A period of the day while it is typed; the short two empty where it does not meet on short days. */
+export interface BellDraft {
+  key: string;
+  campus: string;
+  period: string;
+  startsAt: string;
+  minutes: string;
+  shortStartsAt: string;
+  shortMinutes: string;
+}
 
 /** A school year while it is typed. */
 export interface YearDraft {
@@ -14,6 +25,7 @@ export interface YearDraft {
   /** As typed: "A B" or "A, B". */
   letters: string;
   entries: EntryDraft[];
+  bells: BellDraft[];
 }
 
 export const kindWords: Record<EntryKind, string> = {
@@ -22,7 +34,20 @@ export const kindWords: Record<EntryKind, string> = {
   TESTING: "Testing",
   CONCERT: "Concert",
   FESTIVAL: "Festival",
+  ASSEMBLY: "Assembly",
+  SHORT_DAY: "Short day",
+  MARKING_PERIOD: "Marking period",
 };
+
+/** What may take the place of some periods rather than of a whole day. */
+export const takesPeriods = (kind: EntryKind) => kind === "ASSEMBLY" || kind === "TESTING";
+
+/** "1, 3" as typed. */
+export const periodsOf = (typed: string): number[] =>
+  typed
+    .split(/[^\d]+/)
+    .filter(Boolean)
+    .map(Number);
 
 export const draftOf = (year: SchoolYear): YearDraft => ({
   id: year.id,
@@ -31,14 +56,56 @@ export const draftOf = (year: SchoolYear): YearDraft => ({
   lastDay: year.lastDay,
   letters: year.rotation.join(" "),
   entries: year.entries.map((entry) => ({ ...entry, key: newId() })),
+  bells: year.bells.map(bellDraftOf),
 });
+
+const bellDraftOf = (bell: Bell): BellDraft => ({
+  key: newId(),
+  campus: bell.campus,
+  period: String(bell.period),
+  startsAt: bell.startsAt,
+  minutes: String(bell.minutes),
+  shortStartsAt: bell.shortStartsAt ?? "",
+  shortMinutes: bell.shortMinutes === undefined ? "" : String(bell.shortMinutes),
+});
+
+/** The period after those there are, at the same campus. */
+export function nextBell(bells: readonly BellDraft[]): BellDraft {
+  const last = bells.at(-1);
+  return {
+    key: newId(),
+    campus: last?.campus ?? "",
+    period: String(last ? Number(last.period) + 1 : 1),
+    startsAt: "",
+    minutes: last?.minutes ?? "45",
+    shortStartsAt: "",
+    shortMinutes: last?.shortMinutes ?? "",
+  };
+}
 
 export const requestOf = (draft: YearDraft): YearRequest => ({
   name: draft.name,
   firstDay: draft.firstDay,
   lastDay: draft.lastDay,
   rotation: draft.letters.split(/[\s,]+/).filter(Boolean),
-  entries: draft.entries.map(({ kind, name, firstDay, lastDay }) => ({ kind, name, firstDay, lastDay })),
+  entries: draft.entries.map(({ kind, name, firstDay, lastDay, periods }) => ({
+    kind,
+    name,
+    firstDay,
+    lastDay,
+    ...(takesPeriods(kind) && periods?.length ? { periods } : {}),
+  })),
+  bells: draft.bells
+    .filter((bell) => bell.period !== "" && bell.startsAt !== "")
+    .map((bell) => ({
+      campus: bell.campus,
+      period: Number(bell.period),
+      startsAt: bell.startsAt,
+      minutes: Number(bell.minutes),
+      ...(bell.shortStartsAt && bell.shortMinutes
+        ? { shortStartsAt: bell.shortStartsAt, shortMinutes: Number(bell.shortMinutes) }
+        : {}),
+    })),
 });
 
 const WEEKS = 52;
@@ -51,6 +118,7 @@ export const following = (year: SchoolYear): YearDraft => ({
   lastDay: addDays(year.lastDay, WEEKS * 7),
   letters: year.rotation.join(" "),
   entries: [],
+  bells: year.bells.map(bellDraftOf),
 });
 
 const mondayOf = (day: string) => addDays(day, -((moment(day).getUTCDay() + 6) % 7));
@@ -81,7 +149,7 @@ export function entryOver(
   to: string,
   year: { firstDay: string; lastDay: string },
 ) {
-  const long = kind === "BREAK" || kind === "TESTING";
+  const long = kind === "BREAK" || kind === "TESTING" || kind === "MARKING_PERIOD";
   const firstDay = from < year.firstDay ? year.firstDay : from;
   const friday = addDays(to, 4);
   const lastDay = !long ? firstDay : friday > year.lastDay ? year.lastDay : friday;
@@ -93,3 +161,25 @@ export function placeOf(field: string | undefined): number | undefined {
   const found = field?.match(/^entries\[(\d+)\]/);
   return found ? Number(found[1]) : undefined;
 }
+
+/** The place of the period a refusal is about: "bells[2]". */
+export function bellPlaceOf(field: string | undefined): number | undefined {
+  const found = field?.match(/^bells\[(\d+)\]/);
+  return found ? Number(found[1]) : undefined;
+}
+
+/** The same entry is there already. */
+export const isIn = (entries: readonly EntryDraft[], one: ProposedEntry) =>
+  entries.some(
+    (entry) => entry.name === one.name && entry.firstDay === one.firstDay && entry.lastDay === one.lastDay,
+  );
+
+/** With those of a calendar file that were chosen, by day. */
+export const withProposals = (
+  entries: readonly EntryDraft[],
+  chosen: readonly (ProposedEntry & { kind: EntryKind })[],
+): EntryDraft[] =>
+  [
+    ...entries,
+    ...chosen.map(({ kind, name, firstDay, lastDay }) => ({ key: newId(), kind, name, firstDay, lastDay })),
+  ].toSorted((a, b) => a.firstDay.localeCompare(b.firstDay));

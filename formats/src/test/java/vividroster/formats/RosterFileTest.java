@@ -10,8 +10,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import vividroster.core.roster.RosterRow;
+import vividroster.formats.csv.UnreadableFileException;
 import vividroster.formats.roster.RosterFile;
-import vividroster.formats.roster.UnreadableFileException;
 
 class RosterFileTest {
 

@@ -3,7 +3,6 @@ package vividroster.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vividroster.testkit.ApiClient;
@@ -73,30 +72,5 @@ class PodiumTest {
         assertThat(all.get(2).path("students").asInt())
                 .as("a student in two classes is one trumpet")
                 .isEqualTo(2);
-    }
-
-    @Test
-    void aClassIsAddedOnceAndItsFaultsAreNamed() {
-        Map<String, Object> added = Map.of(
-                "name",
-                "Reed Room",
-                "campus",
-                "",
-                "shape",
-                "LIKE_INSTRUMENT",
-                "period",
-                4,
-                "startsAt",
-                "10:15",
-                "minutes",
-                40);
-        assertThat(director.post("/api/classes", added).status()).isEqualTo(201);
-        assertThat(director.post("/api/classes", added).sentence())
-                .isEqualTo("There is a class called \"Reed Room\" already.");
-        Map<String, Object> endless = new java.util.HashMap<>(added);
-        endless.put("minutes", 900);
-        endless.put("name", "Endless");
-        assertThat(director.post("/api/classes", endless).field()).isEqualTo("minutes");
-        assertThat(director.get("/api/classes").json().size()).isEqualTo(3);
     }
 }

@@ -273,21 +273,8 @@ class RacesTest {
                 8));
         line.put("playedMeasures", 8);
         assertThat(good(at(client -> client.post("/api/books/lines", line)))).isEqualTo(1);
-        assertThat(good(at(client -> client.post(
-                        "/api/classes",
-                        Map.of(
-                                "name",
-                                "Oboes",
-                                "campus",
-                                "",
-                                "shape",
-                                "LIKE_INSTRUMENT",
-                                "period",
-                                1,
-                                "startsAt",
-                                "08:00",
-                                "minutes",
-                                40)))))
+        assertThat(good(at(
+                        client -> client.put("/api/classes/" + UUID.randomUUID(), School.classOf("Oboes", "08:00")))))
                 .isEqualTo(1);
         assertThat(good(at(client -> client.post(
                         "/api/people",

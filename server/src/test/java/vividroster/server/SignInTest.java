@@ -121,21 +121,10 @@ class SignInTest {
                         .upload("/api/roster-import/preview", "r.csv", "name\n".getBytes(), Map.of())
                         .status())
                 .isEqualTo(403);
-        Map<String, Object> newClass = Map.of(
-                "name",
-                "Oboe Corner",
-                "campus",
-                "",
-                "shape",
-                "LIKE_INSTRUMENT",
-                "period",
-                1,
-                "startsAt",
-                "08:00",
-                "minutes",
-                40);
-        assertThat(assistant.post("/api/classes", newClass).status()).isEqualTo(403);
-        assertThat(school.director().post("/api/classes", newClass).status()).isEqualTo(201);
+        Map<String, Object> newClass = School.classOf("Oboe Corner", "08:00");
+        String address = "/api/classes/" + UUID.randomUUID();
+        assertThat(assistant.put(address, newClass).status()).isEqualTo(403);
+        assertThat(school.director().put(address, newClass).status()).isEqualTo(204);
     }
 
     @Test

@@ -137,23 +137,7 @@ class YearsTest {
         Map<String, Object> typed = typed(before, List.of());
         typed.put("rotation", List.of("A", "B"));
         assertThat(keep(before.path("id").asString(), typed).status()).isEqualTo(204);
-        Answer made = director.post(
-                "/api/classes",
-                Map.of(
-                        "name",
-                        "Ferry Winds",
-                        "campus",
-                        "",
-                        "shape",
-                        "FULL_ENSEMBLE",
-                        "rotation",
-                        "B",
-                        "period",
-                        3,
-                        "startsAt",
-                        "10:00",
-                        "minutes",
-                        45));
+        Answer made = director.put("/api/classes/" + UUID.randomUUID(), School.classOf("Ferry Winds", "10:00", "B"));
         assertThat(made.status()).as(made.text()).isLessThan(300);
         typed.put("rotation", List.of());
         Answer answer = keep(before.path("id").asString(), typed);

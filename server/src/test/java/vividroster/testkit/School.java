@@ -157,6 +157,33 @@ public final class School {
         return Map.of("classId", id("Winds"), "instrument", instrument);
     }
 
+    /** The body of a class that meets for 40 minutes at a time, on these letters or every day. */
+    public static Map<String, Object> classOf(String name, String startsAt, String... letters) {
+        return Map.of(
+                "name",
+                name,
+                "campus",
+                "",
+                "shape",
+                "LIKE_INSTRUMENT",
+                "meets",
+                List.of(time(List.of(), List.of(letters), 3, startsAt, 40)),
+                "wanted",
+                List.of());
+    }
+
+    /** One time of meeting in the body of a class. */
+    public static Map<String, Object> time(
+            List<String> weekdays, List<String> letters, int period, String startsAt, int minutes) {
+        return Map.of(
+                "weekdays", weekdays,
+                "letters", letters,
+                "period", period,
+                "startsAt", startsAt,
+                "minutes", minutes,
+                "campus", "");
+    }
+
     private void fillRoster() {
         Rosters rosters = server.bean(Rosters.class);
         for (String name : List.of("Winds", "Jazz")) {

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The school year by weeks: breaks, days off, flags and the turn of rotation days.
@@ -26,19 +27,38 @@ public final class SchoolYear {
         LOST_DAY,
         TESTING,
         CONCERT,
-        FESTIVAL;
+        FESTIVAL,
+        /** Takes the place of some periods, or is only a flag. */
+        ASSEMBLY,
+        /** Periods are as the bells say for short days. */
+        SHORT_DAY,
+        /** A quarter, trimester or semester of marks. */
+        MARKING_PERIOD;
 
         public boolean closesSchool() {
             return this == BREAK || this == LOST_DAY;
         }
+
+        /** Whether it may take the place of some periods of its days. */
+        public boolean mayTakePeriods() {
+            return this == ASSEMBLY || this == TESTING;
+        }
     }
 
-    /** @param last inclusive */
-    public record Entry(EntryKind kind, String name, LocalDate first, LocalDate last) {
+    /**
+     * @param last inclusive
+     * @param periods that do not meet on its days; empty for most
+     */
+    public record Entry(EntryKind kind, String name, LocalDate first, LocalDate last, Set<Integer> periods) {
         public Entry {
             if (last.isBefore(first)) {
                 throw new IllegalArgumentException(name + " must end on or after " + first + ", was " + last);
             }
+            periods = Set.copyOf(periods);
+        }
+
+        public Entry(EntryKind kind, String name, LocalDate first, LocalDate last) {
+            this(kind, name, first, last, Set.of());
         }
 
         boolean covers(LocalDate day) {
@@ -64,6 +84,7 @@ public final class SchoolYear {
     private final LocalDate last;
     private final List<Entry> entries;
     private final List<String> rotation;
+    private final Bells bells;
     private final List<Week> weeks;
     private final Map<LocalDate, String> letters;
 
@@ -71,7 +92,7 @@ public final class SchoolYear {
      * @param last inclusive, at most {@link #MOST_DAYS} after {@code first}
      * @param rotation letters in turn, for example A, B; empty where every class meets every day
      */
-    public SchoolYear(LocalDate first, LocalDate last, List<Entry> entries, List<String> rotation) {
+    public SchoolYear(LocalDate first, LocalDate last, List<Entry> entries, List<String> rotation, Bells bells) {
         if (!last.isAfter(first) || last.isAfter(first.plusDays(MOST_DAYS))) {
             throw new IllegalArgumentException(
                     "a school year ends 1 to " + MOST_DAYS + " days after " + first + ", was " + last);
@@ -82,8 +103,14 @@ public final class SchoolYear {
                 .sorted(Comparator.comparing(Entry::first).thenComparing(Entry::last))
                 .toList();
         this.rotation = List.copyOf(rotation);
+        this.bells = bells;
         this.weeks = countWeeks();
         this.letters = dealLetters();
+    }
+
+    /** A year whose periods nobody has laid. */
+    public SchoolYear(LocalDate first, LocalDate last, List<Entry> entries, List<String> rotation) {
+        this(first, last, entries, rotation, Bells.NONE);
     }
 
     private Map<LocalDate, String> dealLetters() {
@@ -146,10 +173,22 @@ public final class SchoolYear {
         return Optional.ofNullable(letters.get(day));
     }
 
-    /** Whether a class with this rotation letter meets; a class without a letter meets on every school day. */
-    public boolean meets(Optional<String> letter, LocalDate day) {
-        return isSchoolDay(day)
-                && letter.map(l -> rotationOn(day).equals(Optional.of(l))).orElse(true);
+    public boolean isShort(LocalDate day) {
+        return isSchoolDay(day) && entries.stream().anyMatch(e -> e.kind() == EntryKind.SHORT_DAY && e.covers(day));
+    }
+
+    /** Whether something at school takes the place of this period on a day. */
+    public boolean isTaken(int period, LocalDate day) {
+        return entries.stream()
+                .anyMatch(e -> e.kind().mayTakePeriods() && e.periods().contains(period) && e.covers(day));
+    }
+
+    public Bells bells() {
+        return bells;
+    }
+
+    public List<String> rotation() {
+        return rotation;
     }
 
     /** The week a day falls in; the first or last week for days outside the year. */
@@ -158,20 +197,5 @@ public final class SchoolYear {
             return weeks.getFirst();
         }
         return weeks.stream().filter(week -> week.covers(day)).findFirst().orElse(weeks.getLast());
-    }
-
-    /** The last day a class meets in a week: the default due day of an order. */
-    public Optional<LocalDate> lastMeeting(Optional<String> letter, Week week) {
-        return week.schoolDays().reversed().stream()
-                .filter(day -> meets(letter, day))
-                .findFirst();
-    }
-
-    /** The first day a class meets on or after a day; a day before the year asks from its first. */
-    public Optional<LocalDate> nextMeeting(Optional<String> letter, LocalDate from) {
-        LocalDate begin = from.isBefore(first) ? first : from;
-        return begin.datesUntil(last.isBefore(begin) ? begin : last.plusDays(1))
-                .filter(day -> meets(letter, day))
-                .findFirst();
     }
 }

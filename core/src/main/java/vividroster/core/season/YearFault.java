@@ -34,6 +34,24 @@ public sealed interface YearFault {
     /** Two entries that close the school share a day. */
     record ClosedTwice(int place, String name, String other, LocalDate day) implements YearFault {}
 
+    /** Two marking periods share a day. */
+    record MarkedTwice(int place, String name, String other, LocalDate day) implements YearFault {}
+
+    /** Periods are given for what is no assembly and no testing. */
+    record TakesNoPeriods(int place, String name) implements YearFault {}
+
+    record EntryOfNoPeriod(int place) implements YearFault {}
+
+    record TooManyBells(int most) implements YearFault {}
+
+    record BellOfNoPeriod(int place) implements YearFault {}
+
+    record BellTwice(int place, int period, String campus) implements YearFault {}
+
+    record BellTooLongOrShort(int place) implements YearFault {}
+
+    record BellOverMidnight(int place, int period) implements YearFault {}
+
     record EntryTwice(int place, String name) implements YearFault {}
 
     /** No day is left on which school meets. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -69,17 +70,20 @@ class SchoolYearTest {
         assertThat(year.isSchoolDay(LocalDate.of(2026, 9, 16))).isFalse();
     }
 
+    private static MeetingPattern meeting(String letter) {
+        return MeetingPattern.of(Optional.of(letter), 2, LocalTime.of(9, 0), 45);
+    }
+
     @Test
     void meetings() {
         Week first = year.weeks().getFirst();
-        assertThat(year.lastMeeting(Optional.of("A"), first)).contains(LocalDate.of(2026, 8, 19));
-        assertThat(year.lastMeeting(Optional.of("B"), first)).contains(LocalDate.of(2026, 8, 21));
-        assertThat(year.lastMeeting(Optional.empty(), year.weeks().get(4)))
+        assertThat(meeting("A").lastIn(year, first)).contains(LocalDate.of(2026, 8, 19));
+        assertThat(meeting("B").lastIn(year, first)).contains(LocalDate.of(2026, 8, 21));
+        assertThat(MeetingPattern.EVERY_DAY.lastIn(year, year.weeks().get(4)))
                 .as("in a break")
                 .isEmpty();
-        assertThat(year.nextMeeting(Optional.of("A"), LocalDate.of(2026, 8, 20)))
-                .contains(LocalDate.of(2026, 8, 24));
-        assertThat(year.nextMeeting(Optional.empty(), LocalDate.of(2026, 10, 3)))
+        assertThat(meeting("A").nextFrom(year, LocalDate.of(2026, 8, 20))).contains(LocalDate.of(2026, 8, 24));
+        assertThat(MeetingPattern.EVERY_DAY.nextFrom(year, LocalDate.of(2026, 10, 3)))
                 .as("after the year")
                 .isEmpty();
     }
@@ -94,9 +98,8 @@ class SchoolYearTest {
 
     @Test
     void aDayLongBeforeTheYearCostsNothing() {
-        assertThat(year.nextMeeting(Optional.of("A"), LocalDate.MIN.plusDays(1)))
-                .contains(LocalDate.of(2026, 8, 17));
-        assertThat(year.nextMeeting(Optional.empty(), LocalDate.MAX)).isEmpty();
+        assertThat(meeting("A").nextFrom(year, LocalDate.MIN.plusDays(1))).contains(LocalDate.of(2026, 8, 17));
+        assertThat(MeetingPattern.EVERY_DAY.nextFrom(year, LocalDate.MAX)).isEmpty();
         assertThat(year.weekOf(LocalDate.MIN)).isEqualTo(year.weeks().getFirst());
         assertThat(year.rotationOn(LocalDate.MIN)).isEmpty();
     }

@@ -3,8 +3,11 @@ package vividroster.core.season;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -129,5 +132,53 @@ class YearDraftTest {
         if (lies) {
             assertThat(draft.toYear().weeks()).isNotEmpty();
         }
+    }
+
+    private static YearDraft ringing(Bells.Bell... bells) {
+        return new YearDraft("2026–2027", FIRST, LAST, List.of(), List.of(), List.of(bells));
+    }
+
+    private static Bells.Bell bell(String campus, int period, LocalTime at, int minutes) {
+        return new Bells.Bell(campus, period, new Bells.Span(at, minutes), Optional.empty());
+    }
+
+    @Test
+    void periodsAreOncePerCampusAndEndBeforeMidnight() {
+        LocalTime nine = LocalTime.of(9, 0);
+        assertThat(ringing(bell("", 1, nine, 45), bell("Cobble Point", 1, nine, 45))
+                        .faults(List.of()))
+                .isEmpty();
+        assertThat(ringing(
+                                bell("Cobble Point", 1, nine, 45),
+                                bell("cobble point", 1, nine, 45),
+                                bell("", 13, nine, 45),
+                                bell("", 2, nine, 4),
+                                bell("", 3, LocalTime.of(23, 50), 45))
+                        .faults(List.of()))
+                .containsExactly(
+                        new YearFault.BellTwice(1, 1, "cobble point"),
+                        new YearFault.BellOfNoPeriod(2),
+                        new YearFault.BellTooLongOrShort(3),
+                        new YearFault.BellOverMidnight(4, 3));
+    }
+
+    @Test
+    void onlyAssembliesAndTestingTakePeriods() {
+        assertThat(year(
+                                new EntryDraft(EntryKind.ASSEMBLY, "Assembly", day(9, 9), day(9, 9), Set.of(3)),
+                                new EntryDraft(EntryKind.CONCERT, "Concert", day(9, 10), day(9, 10), Set.of(3)),
+                                new EntryDraft(EntryKind.TESTING, "Testing", day(9, 11), day(9, 11), Set.of(14)))
+                        .faults(List.of()))
+                .containsExactly(new YearFault.TakesNoPeriods(1, "Concert"), new YearFault.EntryOfNoPeriod(2));
+    }
+
+    @Test
+    void markingPeriodsFollowOneAnother() {
+        assertThat(year(
+                                entry(EntryKind.MARKING_PERIOD, "Quarter 1", FIRST, day(10, 30)),
+                                entry(EntryKind.MARKING_PERIOD, "Quarter 2", day(10, 30), day(1, 15)),
+                                entry(EntryKind.BREAK, "Autumn break", day(10, 12), day(10, 16)))
+                        .faults(List.of()))
+                .containsExactly(new YearFault.MarkedTwice(1, "Quarter 2", "Quarter 1", day(10, 30)));
     }
 }

@@ -222,7 +222,7 @@ class DemoFirstWeeks {
             PartnerPairs.Turn turn,
             int n) {
         boolean fine = n % 3 != 2;
-        var at = on.atTime(schoolClass.startsAt())
+        var at = on.atTime(schoolClass.usualStart())
                 .plusMinutes(12)
                 .plusSeconds(20L * n)
                 .atZone(loaded.zone())

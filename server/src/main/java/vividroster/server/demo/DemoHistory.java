@@ -116,7 +116,7 @@ final class DemoHistory {
                         today.isBefore(assignment.dueOn().plusDays(15))
                                 ? today
                                 : assignment.dueOn().plusDays(15))
-                .filter(day -> year.meets(schoolClass.rotation(), day) && seat.isHeldOn(day))
+                .filter(day -> schoolClass.on(year, day).isPresent() && seat.isHeldOn(day))
                 .toList();
         List<Attempt> tries = new ArrayList<>();
         for (LocalDate day : meetings) {
@@ -196,7 +196,7 @@ final class DemoHistory {
             String reason) {
         SchoolClass schoolClass = classes.get(seat.classId());
         int second = minuteOfDay.merge(seat.classId() + "|" + day, 1, Integer::sum) * 17;
-        Instant at = day.atTime(schoolClass.startsAt())
+        Instant at = day.atTime(schoolClass.usualStart())
                 .plusSeconds(second)
                 .atZone(zone)
                 .toInstant();

@@ -98,7 +98,13 @@ public class Office {
     /** The school year a day belongs to. @throws Problem where no year is laid */
     @Transactional(readOnly = true)
     public SchoolYear year(UUID programId, LocalDate day) {
-        return queries.whole(programId, yearAt(programId, day).orElseThrow(Office::noYear));
+        return anyYear(programId, day).orElseThrow(Office::noYear);
+    }
+
+    /** The school year a day belongs to; empty where no year is laid. */
+    @Transactional(readOnly = true)
+    public Optional<SchoolYear> anyYear(UUID programId, LocalDate day) {
+        return yearAt(programId, day).map(year -> queries.whole(programId, year, years.bells(programId, year.id())));
     }
 
     /** The first moment of today's school year; the beginning of time where no year is laid. */

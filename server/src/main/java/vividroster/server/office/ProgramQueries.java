@@ -4,9 +4,11 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import vividroster.core.season.Bells;
 import vividroster.core.season.SchoolYear;
 import vividroster.core.season.SchoolYear.Entry;
 import vividroster.core.season.SchoolYear.EntryKind;
@@ -79,13 +81,15 @@ class ProgramQueries {
                 Rows.texts(row, "rotation"));
     }
 
-    SchoolYear whole(UUID programId, YearRow year) {
-        return new SchoolYear(year.span().first(), year.span().last(), entries(programId, year.id()), year.rotation());
+    /** With its entries. */
+    SchoolYear whole(UUID programId, YearRow year, Bells bells) {
+        return new SchoolYear(
+                year.span().first(), year.span().last(), entries(programId, year.id()), year.rotation(), bells);
     }
 
     private List<Entry> entries(UUID programId, UUID yearId) {
         return jdbc.sql("""
-                        select kind, name, first_day, last_day
+                        select kind, name, first_day, last_day, periods
                         from calendar_entry
                         where program_id = :programId and school_year_id = :yearId
                         order by first_day, last_day
@@ -96,7 +100,8 @@ class ProgramQueries {
                         EntryKind.valueOf(row.getString("kind")),
                         row.getString("name"),
                         row.getObject("first_day", LocalDate.class),
-                        row.getObject("last_day", LocalDate.class)))
+                        row.getObject("last_day", LocalDate.class),
+                        Set.copyOf(Rows.numbers(row, "periods"))))
                 .list();
     }
 }

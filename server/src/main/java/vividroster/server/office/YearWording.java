@@ -3,12 +3,15 @@ package vividroster.server.office;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import vividroster.core.season.Bells;
 import vividroster.core.season.YearFault;
 
 /** Why a year is none yet, in words, and the field they are about. */
 final class YearWording {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
+
+    private static final String NO_PERIOD = "Periods go from " + Bells.FIRST_PERIOD + " to " + Bells.LAST_PERIOD + ".";
 
     private YearWording() {}
 
@@ -34,6 +37,21 @@ final class YearWording {
             case YearFault.EntryOutside outside -> "\"" + outside.name() + "\" lies outside the year.";
             case YearFault.ClosedTwice twice ->
                 "\"" + twice.name() + "\" and \"" + twice.other() + "\" both close school on " + day(twice.day()) + ".";
+            case YearFault.MarkedTwice twice ->
+                "\"" + twice.name() + "\" and \"" + twice.other() + "\" are both the marking period on "
+                        + day(twice.day()) + ".";
+            case YearFault.TakesNoPeriods takes ->
+                "\"" + takes.name() + "\" takes no periods; only an assembly or testing does.";
+            case YearFault.EntryOfNoPeriod none -> NO_PERIOD;
+            case YearFault.TooManyBells tooMany -> "A year holds at most " + tooMany.most() + " periods.";
+            case YearFault.BellOfNoPeriod none -> NO_PERIOD;
+            case YearFault.BellTwice twice ->
+                "Period " + twice.period() + (twice.campus().isEmpty() ? "" : " of " + twice.campus())
+                        + " is there twice.";
+            case YearFault.BellTooLongOrShort length ->
+                "A period lasts " + Bells.Span.SHORTEST + " to " + Bells.Span.LONGEST + " minutes.";
+            case YearFault.BellOverMidnight over ->
+                "Period " + over.period() + " runs over midnight; look at its start and minutes.";
             case YearFault.EntryTwice twice -> "\"" + twice.name() + "\" is there twice.";
             case YearFault.NoSchoolDay none -> "No day is left on which school meets.";
         };
@@ -55,12 +73,24 @@ final class YearWording {
             case YearFault.EntryOutside outside -> entry(outside.place());
             case YearFault.ClosedTwice twice -> entry(twice.place());
             case YearFault.EntryTwice twice -> entry(twice.place());
+            case YearFault.MarkedTwice twice -> entry(twice.place());
+            case YearFault.TakesNoPeriods takes -> entry(takes.place());
+            case YearFault.EntryOfNoPeriod none -> entry(none.place());
+            case YearFault.TooManyBells tooMany -> "bells";
+            case YearFault.BellOfNoPeriod none -> bell(none.place());
+            case YearFault.BellTwice twice -> bell(twice.place());
+            case YearFault.BellTooLongOrShort length -> bell(length.place());
+            case YearFault.BellOverMidnight over -> bell(over.place());
             case YearFault.NoSchoolDay none -> "entries";
         };
     }
 
     private static String entry(int place) {
         return "entries[" + place + "]";
+    }
+
+    private static String bell(int place) {
+        return "bells[" + place + "]";
     }
 
     private static String day(LocalDate day) {

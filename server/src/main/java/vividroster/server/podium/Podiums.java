@@ -30,6 +30,7 @@ import vividroster.core.progress.Pressing.Pressed;
 import vividroster.core.progress.Standing;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
+import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Seated;
@@ -184,8 +185,10 @@ class Podiums {
                 .toList());
     }
 
+    private record MeetingClass(SchoolClass schoolClass, Meeting at) {}
+
     /** What one class of the day is drawn from. @param asked what is set for anybody in it, in shelf order */
-    private record OfClass(SchoolClass schoolClass, List<Seated> rows, List<Asked> asked, Capped<Pressed> toHear) {
+    private record OfClass(MeetingClass meeting, List<Seated> rows, List<Asked> asked, Capped<Pressed> toHear) {
 
         List<Asked> current(LocalDate day) {
             return asked.stream()
@@ -209,13 +212,13 @@ class Podiums {
         LocalDate day = on.orElseGet(() -> office.today(programId));
         SchoolYear year = office.year(programId, day);
         List<SchoolClass> all = rosters.classes(programId);
-        List<SchoolClass> meeting = all.stream()
-                .filter(c -> year.meets(c.rotation(), day))
-                .sorted(Comparator.comparing(SchoolClass::startsAt))
+        List<MeetingClass> meeting = all.stream()
+                .flatMap(c -> c.on(year, day).map(at -> new MeetingClass(c, at)).stream())
+                .sorted(Comparator.comparing((MeetingClass c) -> c.at().startsAt()))
                 .toList();
         Optional<LocalDate> next = meeting.isEmpty()
                 ? all.stream()
-                        .flatMap(c -> year.nextMeeting(c.rotation(), day.plusDays(1)).stream())
+                        .flatMap(c -> c.next(year, day.plusDays(1)).stream())
                         .min(Comparator.naturalOrder())
                 : Optional.empty();
         return new PodiumView(
@@ -227,19 +230,19 @@ class Podiums {
                 meeting.isEmpty() ? List.of() : classes(programId, meeting, day));
     }
 
-    private List<PodiumClass> classes(UUID programId, List<SchoolClass> meeting, LocalDate day) {
+    private List<PodiumClass> classes(UUID programId, List<MeetingClass> meeting, LocalDate day) {
         List<Seat> seats = rosters.seatsOfStudentsIn(
-                programId, meeting.stream().map(SchoolClass::id).toList(), day);
+                programId, meeting.stream().map(c -> c.schoolClass().id()).toList(), day);
         Sheet sheet = progress.sheet(programId, Question.of(seats, day));
         Map<UUID, List<Seated>> rows = runs.seatedByClass(programId, seats, day);
         List<OfClass> classes = meeting.stream()
-                .map(c -> ofClass(c, rows.getOrDefault(c.id(), List.of()), sheet, day))
+                .map(c -> ofClass(c, rows.getOrDefault(c.schoolClass().id(), List.of()), sheet, day))
                 .toList();
         OfDay known = ofDay(programId, classes, sheet, day);
         return classes.stream().map(c -> view(c, known)).toList();
     }
 
-    private static OfClass ofClass(SchoolClass c, List<Seated> rows, Sheet sheet, LocalDate day) {
+    private static OfClass ofClass(MeetingClass c, List<Seated> rows, Sheet sheet, LocalDate day) {
         List<Asked> asked = sheet.asked(rows.stream().map(Seated::player).toList());
         List<Pressed> open = Pressing.of(asked, day).stream()
                 .filter(pressed -> !(pressed.reason() instanceof Pressing.AllHeard))
@@ -284,19 +287,20 @@ class Podiums {
                         .toList(),
                 Review.ON_PODIUM);
         return new PodiumClass(
-                c.schoolClass().id(),
-                c.schoolClass().name(),
-                c.schoolClass().campus(),
-                c.schoolClass().startsAt().toString(),
-                c.schoolClass().period(),
-                c.schoolClass().minutes(),
+                c.meeting().schoolClass().id(),
+                c.meeting().schoolClass().name(),
+                c.meeting().at().campus(),
+                c.meeting().at().startsAt().toString(),
+                c.meeting().at().period(),
+                c.meeting().at().minutes(),
                 c.rows().size(),
                 sections(c.rows(), known.sheet()),
                 c.current(known.day()).stream()
                         .map(asked -> teachView(asked, known))
                         .toList(),
                 c.toHear().shown().stream()
-                        .map(pressed -> hearView(pressed.asked(), known, c.schoolClass()))
+                        .map(pressed ->
+                                hearView(pressed.asked(), known, c.meeting().at()))
                         .toList(),
                 c.toHear().more(),
                 (int) c.asked().stream()
@@ -342,7 +346,7 @@ class Podiums {
                 asked.asked());
     }
 
-    private static HearView hearView(Asked asked, OfDay known, SchoolClass schoolClass) {
+    private static HearView hearView(Asked asked, OfDay known, Meeting at) {
         Milestone milestone = known.sheet().milestones().get(asked.milestoneId());
         int seconds = (int) known.perStudent()
                 .get(milestone.id())
@@ -358,7 +362,7 @@ class Podiums {
                 asked.passed(),
                 asked.asked(),
                 seconds,
-                seconds <= schoolClass.minutes() * 60);
+                seconds <= at.minutes() * 60);
     }
 
     /** Variants and fits whose day has come, the longest due first. */

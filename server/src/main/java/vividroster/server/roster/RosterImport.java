@@ -24,8 +24,8 @@ import vividroster.core.roster.RowOutcome;
 import vividroster.core.roster.RowOutcome.SeatWanted;
 import vividroster.core.roster.Seat;
 import vividroster.core.season.SchoolYear;
+import vividroster.formats.csv.UnreadableFileException;
 import vividroster.formats.roster.RosterFile;
-import vividroster.formats.roster.UnreadableFileException;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
@@ -65,6 +65,7 @@ class RosterImport {
         LocalDate today = office.today(programId);
         Roster now = new Roster(
                 classes.findAll(programId).stream()
+                        .filter(c -> c.lastDay().isEmpty())
                         .map(c -> new Roster.SchoolClass(c.id(), c.name()))
                         .toList(),
                 roster.findRosterStudents(programId),

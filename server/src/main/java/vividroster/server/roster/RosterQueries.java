@@ -182,6 +182,31 @@ class RosterQueries {
                 == 1;
     }
 
+    /** Seats of a class that are held without an end. */
+    List<Seat> findOpenSeats(UUID programId, UUID classId) {
+        return jdbc.sql("""
+                        select student_id, class_id, instrument, division, starts_on, ends_on
+                        from seat
+                        where program_id = :programId and class_id = :classId and ends_on is null
+                        """)
+                .param("programId", programId)
+                .param("classId", classId)
+                .query(RosterQueries::seat)
+                .list();
+    }
+
+    /** Those that ended with the class. */
+    void reopenSeats(UUID programId, UUID classId, LocalDate lastDay) {
+        jdbc.sql("""
+                update seat set ends_on = null
+                where program_id = :programId and class_id = :classId and ends_on = :lastDay
+                """)
+                .param("programId", programId)
+                .param("classId", classId)
+                .param("lastDay", lastDay)
+                .update();
+    }
+
     /** Holds off other imports of the programme until the transaction ends. */
     void lockRoster(UUID programId) {
         jdbc.sql("select id from program where id = :programId for update -- program_id is its own id")

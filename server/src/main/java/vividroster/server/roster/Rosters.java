@@ -31,29 +31,34 @@ public class Rosters implements LetterUsers {
         this.catalog = catalog;
     }
 
+    /** Those that ended too, in the order of the day. */
     @Transactional(readOnly = true)
     public List<SchoolClass> classes(UUID programId) {
-        return classes.findAll(programId);
+        return classes.findAll(programId).stream()
+                .sorted(SchoolClass.BY_ORDER_OF_DAY)
+                .toList();
     }
 
     @Override
     @Transactional(readOnly = true)
     public List<LetterUser> letterUsers(UUID programId) {
         return classes.findAll(programId).stream()
-                .flatMap(c -> c.rotation().map(letter -> new LetterUser(letter, c.name())).stream())
+                .filter(c -> c.lastDay().isEmpty())
+                .flatMap(c -> c.meets().slots().stream()
+                        .flatMap(slot -> slot.letters().stream())
+                        .map(letter -> new LetterUser(letter, c.name())))
                 .toList();
     }
 
     @Transactional(readOnly = true)
     public SchoolClass schoolClass(UUID programId, UUID classId) {
-        return classes.find(programId, classId).orElseThrow(() -> Problem.notFound("There is no such class."));
+        return classes.findOne(programId, classId).orElseThrow(() -> Problem.notFound("There is no such class."));
     }
 
+    /** Puts down a class as it is; for data that was checked where it was made. */
     @Transactional
     public void addClass(UUID programId, SchoolClass added) {
-        if (!classes.insert(programId, added)) {
-            throw Problem.input("name", "There is a class called \"" + added.name() + "\" already.");
-        }
+        classes.put(programId, added);
     }
 
     /** All seats, in any class, of the students who sit in a scope on a day. */

@@ -1,21 +1,62 @@
 package vividroster.server.roster;
 
+import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.UUID;
+import vividroster.core.season.MeetingPattern;
+import vividroster.core.season.MeetingPattern.Meeting;
+import vividroster.core.season.SchoolYear;
 
 /**
  * A class as it stands in the timetable.
  *
- * @param rotation letter of the days it meets on; empty meets every school day
- * @param minutes length of a meeting
+ * @param campus where it meets, unless one of its times says otherwise; may be empty
+ * @param lastDay inclusive; empty while it goes on
  */
 public record SchoolClass(
-        UUID id,
-        String name,
-        String campus,
-        ClassShape shape,
-        Optional<String> rotation,
-        int period,
-        LocalTime startsAt,
-        int minutes) {}
+        UUID id, String name, String campus, ClassShape shape, MeetingPattern meets, Optional<LocalDate> lastDay) {
+
+    static final Comparator<SchoolClass> BY_ORDER_OF_DAY = Comparator.comparing(
+                    SchoolClass::meets, MeetingPattern.byOrderOfDay())
+            .thenComparing(SchoolClass::name);
+
+    /** One time, on every school day or on every one of this letter. */
+    public SchoolClass(
+            UUID id,
+            String name,
+            String campus,
+            ClassShape shape,
+            Optional<String> letter,
+            int period,
+            LocalTime startsAt,
+            int minutes) {
+        this(id, name, campus, shape, MeetingPattern.of(letter, period, startsAt, minutes), Optional.empty());
+    }
+
+    /** Its meeting of a day, with the campus; empty where it does not meet. */
+    public Optional<Meeting> on(SchoolYear year, LocalDate day) {
+        return runsOn(day)
+                ? meets.on(year, day, campus)
+                        .map(meeting -> meeting.campus().isEmpty()
+                                ? new Meeting(meeting.period(), meeting.startsAt(), meeting.minutes(), campus)
+                                : meeting)
+                : Optional.empty();
+    }
+
+    /** When its first time of meeting starts. */
+    public LocalTime usualStart() {
+        return meets.slots().getFirst().startsAt();
+    }
+
+    /** Whether it has not ended before a day. */
+    public boolean runsOn(LocalDate day) {
+        return lastDay.map(last -> !day.isAfter(last)).orElse(true);
+    }
+
+    /** The day it meets on or after a day. */
+    public Optional<LocalDate> next(SchoolYear year, LocalDate from) {
+        return meets.nextFrom(year, from).filter(this::runsOn);
+    }
+}

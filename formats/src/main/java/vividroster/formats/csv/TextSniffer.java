@@ -1,4 +1,4 @@
-package vividroster.formats.roster;
+package vividroster.formats.csv;
 
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
@@ -17,11 +17,11 @@ final class TextSniffer {
     /** @param notice what the reader should know about how the text was read */
     record Decoded(String text, Optional<String> notice) {}
 
-    static Decoded decode(byte[] bytes) throws UnreadableFileException {
+    static Decoded decode(byte[] bytes, String what) throws UnreadableFileException {
         Optional<String> other = otherKind(bytes);
         if (other.isPresent()) {
-            throw new UnreadableFileException("This file is " + other.get()
-                    + ", not a CSV. Export the roster as CSV and choose that file; nothing was changed.");
+            throw new UnreadableFileException("This file is " + other.get() + ", not a CSV. Export the " + what
+                    + " as CSV and choose that file; nothing was changed.");
         }
         if (startsWith(bytes, 0xEF, 0xBB, 0xBF)) {
             return new Decoded(strictUtf8(bytes, 3).orElseThrow(TextSniffer::broken), Optional.empty());
@@ -33,9 +33,8 @@ final class TextSniffer {
             return new Decoded(wide(bytes, StandardCharsets.UTF_16BE), Optional.empty());
         }
         if (looksBinary(bytes)) {
-            throw new UnreadableFileException(
-                    "This file is not text, so it cannot be a CSV roster. Export the roster as CSV and choose that file;"
-                            + " nothing was changed.");
+            throw new UnreadableFileException("This file is not text, so it cannot be a CSV " + what + ". Export the "
+                    + what + " as CSV and choose that file; nothing was changed.");
         }
         Optional<String> utf8 = strictUtf8(bytes, 0);
         if (utf8.isPresent()) {
@@ -44,7 +43,7 @@ final class TextSniffer {
         return new Decoded(
                 new String(bytes, WINDOWS_1252),
                 Optional.of(
-                        "The file is not UTF-8; it was read as Windows Western text. Look at names with accents below"
+                        "The file is not UTF-8; it was read as Windows Western text. Look at words with accents below"
                                 + " before taking it, or save it as CSV UTF-8 and choose it again."));
     }
 

@@ -1,4 +1,4 @@
-package vividroster.formats.roster;
+package vividroster.formats.csv;
 
 /** A file that cannot be read at all; the message is a sentence for the person who chose it. */
 public final class UnreadableFileException extends Exception {

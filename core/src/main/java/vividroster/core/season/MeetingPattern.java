@@ -1,0 +1,171 @@
+package vividroster.core.season;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import vividroster.core.season.Bells.Span;
+
+/**
+ * When a class meets: one or more slots, each on some weekdays or letters of the rotation. It meets once on a day at most.
+ *
+ * @param slots in the order they were typed
+ */
+public record MeetingPattern(List<Slot> slots) {
+
+    /** Ours: a class that meets at another time on every day of two weeks. */
+    public static final int MOST_SLOTS = 10;
+
+    /**
+     * @param weekdays it meets on; empty for every one
+     * @param letters of the rotation it meets on; empty for every turn
+     * @param campus where; empty for the class's own
+     */
+    public record Slot(
+            Set<DayOfWeek> weekdays, Set<String> letters, int period, LocalTime startsAt, int minutes, String campus) {
+
+        public Slot {
+            weekdays = Collections.unmodifiableSortedSet(new TreeSet<>(weekdays));
+            letters = Collections.unmodifiableSortedSet(new TreeSet<>(letters));
+        }
+
+        private boolean isOn(SchoolYear year, LocalDate day) {
+            return (weekdays.isEmpty() || weekdays.contains(day.getDayOfWeek()))
+                    && (letters.isEmpty()
+                            || year.rotationOn(day).map(letters::contains).orElse(false));
+        }
+
+        /** Whether there may be a day on which both meet. */
+        private boolean mayMeet(Slot other) {
+            return shares(weekdays, other.weekdays) && shares(letters, other.letters);
+        }
+
+        private static <T> boolean shares(Set<T> some, Set<T> others) {
+            return some.isEmpty() || others.isEmpty() || some.stream().anyMatch(others::contains);
+        }
+
+        Span span() {
+            return new Span(startsAt, minutes);
+        }
+    }
+
+    /** One meeting of a day. @param campus empty for the class's own */
+    public record Meeting(int period, LocalTime startsAt, int minutes, String campus) {}
+
+    public MeetingPattern {
+        slots = List.copyOf(slots);
+    }
+
+    /** Every school day, or every one of this letter, at one time. */
+    public static MeetingPattern of(Optional<String> letter, int period, LocalTime startsAt, int minutes) {
+        return new MeetingPattern(
+                List.of(new Slot(Set.of(), letter.map(Set::of).orElse(Set.of()), period, startsAt, minutes, "")));
+    }
+
+    /** On any school day whatever, for what is asked of no class. */
+    public static final MeetingPattern EVERY_DAY = of(Optional.empty(), 0, LocalTime.of(8, 0), 45);
+
+    /**
+     * The meeting of a day; empty where the class does not meet.
+     *
+     * @param campus of the class, whose bells ring where a slot names no other
+     */
+    public Optional<Meeting> on(SchoolYear year, LocalDate day, String campus) {
+        if (!year.isSchoolDay(day)) {
+            return Optional.empty();
+        }
+        return slots.stream()
+                .filter(slot -> slot.isOn(year, day) && !year.isTaken(slot.period(), day))
+                .findFirst()
+                .flatMap(slot -> timed(slot, year, day, slot.campus().isEmpty() ? campus : slot.campus()));
+    }
+
+    private static Optional<Meeting> timed(Slot slot, SchoolYear year, LocalDate day, String campus) {
+        Optional<Span> span = year.isShort(day)
+                ? year.bells().onShortDay(campus, slot.period(), slot.span())
+                : Optional.of(slot.span());
+        return span.map(at -> new Meeting(slot.period(), at.startsAt(), at.minutes(), slot.campus()));
+    }
+
+    private boolean meets(SchoolYear year, LocalDate day) {
+        return on(year, day, "").isPresent();
+    }
+
+    /** The last day a class meets in a week: the default due day of an order. */
+    public Optional<LocalDate> lastIn(SchoolYear year, SchoolYear.Week week) {
+        return week.schoolDays().reversed().stream()
+                .filter(day -> meets(year, day))
+                .findFirst();
+    }
+
+    /** The days of a week on which it meets. */
+    public List<LocalDate> daysIn(SchoolYear year, SchoolYear.Week week) {
+        return week.schoolDays().stream().filter(day -> meets(year, day)).toList();
+    }
+
+    /** The first day a class meets on or after a day; a day before the year asks from its first. */
+    public Optional<LocalDate> nextFrom(SchoolYear year, LocalDate from) {
+        LocalDate begin = from.isBefore(year.first()) ? year.first() : from;
+        return begin.datesUntil(
+                        year.last().isBefore(begin) ? begin : year.last().plusDays(1))
+                .filter(day -> meets(year, day))
+                .findFirst();
+    }
+
+    /** Order of the day: those without a letter first, then by letter, then by time. */
+    public static Comparator<MeetingPattern> byOrderOfDay() {
+        return Comparator.comparing((MeetingPattern pattern) -> pattern.slots().stream()
+                        .flatMap(slot -> slot.letters().stream())
+                        .min(Comparator.naturalOrder())
+                        .orElse(""))
+                .thenComparing(pattern -> pattern.slots().stream()
+                        .map(Slot::startsAt)
+                        .min(Comparator.naturalOrder())
+                        .orElse(LocalTime.MAX));
+    }
+
+    /**
+     * What stands in the way of its being a pattern, in the order it was typed.
+     *
+     * @param rotation letters of the year; a slot names no others
+     */
+    public List<MeetingFault> faults(List<String> rotation) {
+        List<MeetingFault> faults = new ArrayList<>();
+        if (slots.isEmpty()) {
+            faults.add(new MeetingFault.MeetsOnNoDay());
+        }
+        if (slots.size() > MOST_SLOTS) {
+            faults.add(new MeetingFault.TooMany(MOST_SLOTS));
+            return faults;
+        }
+        for (int i = 0; i < slots.size(); i++) {
+            Slot slot = slots.get(i);
+            int place = i;
+            if (slot.period() < Bells.FIRST_PERIOD || slot.period() > Bells.LAST_PERIOD) {
+                faults.add(new MeetingFault.NoSuchPeriod(place));
+            }
+            if (!slot.span().lengthIsAllowed()) {
+                faults.add(new MeetingFault.TooLongOrShort(place));
+            } else if (slot.span().runsOverMidnight()) {
+                faults.add(new MeetingFault.OverMidnight(place, slot.startsAt(), slot.minutes()));
+            }
+            if (slot.weekdays().stream().anyMatch(day -> day.getValue() > DayOfWeek.FRIDAY.getValue())) {
+                faults.add(new MeetingFault.OnAWeekend(place));
+            }
+            slot.letters().stream()
+                    .filter(letter -> !rotation.contains(letter))
+                    .forEach(letter -> faults.add(new MeetingFault.NoSuchLetter(place, letter, rotation)));
+            slots.subList(0, i).stream()
+                    .filter(slot::mayMeet)
+                    .findFirst()
+                    .ifPresent(other -> faults.add(new MeetingFault.TwiceOnADay(place, slots.indexOf(other))));
+        }
+        return faults;
+    }
+}
