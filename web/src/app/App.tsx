@@ -7,6 +7,8 @@ import { loadNotation } from "./loadNotation";
 import { page } from "./page";
 import { Place } from "./Place";
 import { meQuery } from "./queries";
+import { seesEverybody } from "./role";
+import { InvitationPage } from "./InvitationPage";
 import { Shell } from "./Shell";
 import { SignIn } from "./SignIn";
 
@@ -40,11 +42,13 @@ const PartnerSetupPage = page(
   async () => (await import("../features/partners/PartnerSetupPage")).PartnerSetupPage,
 );
 const OrderSheetPage = page(async () => (await import("../features/season/OrderSheetPage")).OrderSheetPage);
+const PeriodPlanPage = page(async () => (await import("../features/podium/PeriodPlanPage")).PeriodPlanPage);
 const OfficePage = page(async () => (await import("../features/office/OfficePage")).OfficePage);
 
 export function App() {
   const me = useQuery(meQuery);
   const { pathname } = useLocation();
+  if (pathname === "/invitation") return <InvitationPage />;
   if (me.isPending) return <main aria-busy="true" className="p-8" />;
   if (me.isError) {
     if (me.error instanceof Problem && me.error.status === 401) return <SignIn />;
@@ -55,47 +59,41 @@ export function App() {
       </main>
     );
   }
+  const director = me.data.role === "DIRECTOR";
+  const teaches = seesEverybody(me.data.role);
   return (
     <Shell me={me.data}>
       <Place at={pathname}>
         <Suspense fallback={<Skeleton rows={9} />}>
           <Routes>
             <Route path="/podium" element={<PodiumPage />} />
-            <Route path="/podium/warm-up" element={<WarmUpPage director={me.data.role === "DIRECTOR"} />} />
-            <Route path="/season" element={<SeasonPage director={me.data.role === "DIRECTOR"} />} />
-            <Route path="/season/sheet" element={<OrderSheetPage />} />
-            <Route path="/library" element={<LibraryPage director={me.data.role === "DIRECTOR"} />} />
-            {me.data.role === "DIRECTOR" && (
+            <Route path="/podium/warm-up" element={<WarmUpPage director={teaches} />} />
+            <Route path="/podium/plan/:classId" element={<PeriodPlanPage />} />
+            <Route path="/library" element={<LibraryPage director={teaches} />} />
+            <Route path="/library/lines/:lineId" element={<LinePage director={teaches} />} />
+            <Route path="/library/checks/:milestoneId" element={<CheckPage director={teaches} />} />
+            <Route path="/hear" element={<HearPage />} />
+            <Route path="/hear/:milestoneId" element={<RunPage />} />
+            <Route path="/roster" element={<BoardPage />} />
+            {teaches && (
               <>
+                <Route path="/season" element={<SeasonPage director />} />
+                <Route path="/season/sheet" element={<OrderSheetPage />} />
                 <Route path="/library/checks/new" element={<CheckEditPage />} />
                 <Route path="/library/checks/:milestoneId/edit" element={<CheckEditPage />} />
                 <Route path="/library/books/:bookId/lines/new" element={<LineEditPage />} />
                 <Route path="/library/books/:bookId/import" element={<LineImportPage />} />
                 <Route path="/library/lines/:lineId/edit" element={<LineEditPage />} />
+                <Route path="/library/lines/:lineId/card" element={<RehearsalCardPage />} />
+                <Route path="/hear/:milestoneId/partners" element={<PartnerSetupPage />} />
+                <Route path="/hear/partners/:partnerCheckId" element={<PartnerCheckPage />} />
+                <Route path="/roster/fit" element={<FitPage />} />
+                <Route path="/roster/belts" element={<BeltsPage />} />
+                <Route path="/roster/students" element={<StudentsPage />} />
+                <Route path="/roster/students/:studentId" element={<FolderPage director={director} />} />
+                <Route path="/office" element={<OfficePage director={director} />} />
               </>
             )}
-            <Route
-              path="/library/lines/:lineId"
-              element={<LinePage director={me.data.role === "DIRECTOR"} />}
-            />
-            <Route
-              path="/library/checks/:milestoneId"
-              element={<CheckPage director={me.data.role === "DIRECTOR"} />}
-            />
-            <Route path="/library/lines/:lineId/card" element={<RehearsalCardPage />} />
-            <Route path="/hear" element={<HearPage />} />
-            <Route path="/hear/:milestoneId" element={<RunPage />} />
-            <Route path="/hear/:milestoneId/partners" element={<PartnerSetupPage />} />
-            <Route path="/hear/partners/:partnerCheckId" element={<PartnerCheckPage />} />
-            <Route path="/roster" element={<BoardPage />} />
-            <Route path="/roster/fit" element={<FitPage />} />
-            <Route path="/roster/belts" element={<BeltsPage />} />
-            <Route path="/roster/students" element={<StudentsPage />} />
-            <Route
-              path="/roster/students/:studentId"
-              element={<FolderPage director={me.data.role === "DIRECTOR"} />}
-            />
-            <Route path="/office" element={<OfficePage director={me.data.role === "DIRECTOR"} />} />
             <Route path="*" element={<Navigate to="/podium" replace />} />
           </Routes>
         </Suspense>

@@ -5,14 +5,16 @@ import { useNavigate } from "react-router";
 import { span } from "./days";
 import { jumpField, jumpFrame } from "./jumpLook";
 import { jumpScore, jumpValue } from "./jumpScore";
-import { places } from "./places";
-import { classesQuery, instrumentsQuery, libraryQuery, studentsQuery, yearQuery } from "./queries";
+import { placesOf } from "./places";
+import { classesQuery, instrumentsQuery, libraryQuery, meQuery, studentsQuery, yearQuery } from "./queries";
+import { seesEverybody } from "./role";
 import { scopeSearch, tutti, useScope } from "./scope";
 
 /** One box to go anywhere: a student, line, check, section, class, week or place. */
 export function JumpBox({ begun = "", onClose }: { begun?: string; onClose: () => void }) {
   const [text, setText] = useState(begun);
-  const students = useQuery(studentsQuery);
+  const me = useQuery(meQuery);
+  const students = useQuery({ ...studentsQuery, enabled: seesEverybody(me.data?.role) });
   const library = useQuery(libraryQuery);
   const classes = useQuery(classesQuery);
   const instruments = useQuery(instrumentsQuery);
@@ -42,7 +44,7 @@ export function JumpBox({ begun = "", onClose }: { begun?: string; onClose: () =
       <Command.List className="max-h-[50vh] overflow-y-auto p-2 [&_[cmdk-group-heading]]:soft [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-sm">
         <Command.Empty className="soft px-3 py-4">Nothing by that name.</Command.Empty>
         <Command.Group heading="Places">
-          {places.map((place) => (
+          {placesOf(me.data?.role).map((place) => (
             <Item key={place.path} value={`place ${place.name}`} onSelect={() => go(place.path)}>
               {place.name}
             </Item>

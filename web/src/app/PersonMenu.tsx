@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { remove } from "../api/http";
 import type { Me } from "../api/types";
+import { roleNames } from "./role";
 import { currentTheme, setTheme } from "./theme";
 import { looks } from "../ui/looks";
 
@@ -51,7 +52,7 @@ export function PersonMenu({
       >
         <p className="px-3 pt-1 font-semibold">{me.displayName}</p>
         <p className="small soft px-3 pb-2">
-          {me.role === "DIRECTOR" ? "Director" : "Assistant"}, {me.program}
+          {roleNames[me.role]}, {me.program}
         </p>
         <button
           type="button"

@@ -5,7 +5,7 @@ import { PanelLeft } from "lucide-react";
 import type { Me } from "../api/types";
 import { Kbd } from "../ui/parts";
 import { KeysHelp } from "./KeysHelp";
-import { places } from "./places";
+import { placesOf } from "./places";
 import { JumpWaiting } from "./JumpWaiting";
 import { OwnPassword } from "./OwnPassword";
 import { page } from "./page";
@@ -52,7 +52,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
           <span className="sr-only">Sections</span>
         </button>
         <nav aria-label="Places" className="flex items-center gap-0.5 overflow-x-auto">
-          {places.map((place) => (
+          {placesOf(me.role).map((place) => (
             <NavLink
               key={place.path}
               to={{ pathname: place.path, search: kept }}

@@ -1,3 +1,5 @@
+import { seesEverybody } from "./role";
+import type { Role } from "../api/types";
 import { BookOpen, CalendarDays, Ear, House, Settings2, Users, type LucideIcon } from "lucide-react";
 
 export interface Place {
@@ -14,3 +16,9 @@ export const places: readonly Place[] = [
   { path: "/roster", name: "Roster", icon: Users },
   { path: "/office", name: "Office", icon: Settings2 },
 ];
+
+const own = new Set(["/podium", "/library", "/hear", "/roster"]);
+
+/** The places of somebody: a coach and a substitute teacher have those where they look and hear. */
+export const placesOf = (role: Role | undefined): readonly Place[] =>
+  seesEverybody(role) ? places : places.filter((place) => own.has(place.path));

@@ -23,6 +23,15 @@ export class Refusal {
   ) {}
 }
 
+/** Who is signed in where a test does not say. */
+const director = {
+  displayName: "Odalys Quayle",
+  role: "DIRECTOR",
+  program: "Tern",
+  today: "2026-10-07",
+  demo: false,
+};
+
 /**
  * Stands in for the server: answers by method and the beginning of the path, and keeps what was sent. What no answer
  * is given for is not found.
@@ -38,10 +47,11 @@ export function server(answers: Record<string, Answer>): Sent[] {
       form: init.body instanceof FormData ? init.body : undefined,
     };
     sent.push(one);
-    const key = Object.keys(answers)
+    const known: Record<string, Answer> = { "GET /api/session": director, ...answers };
+    const key = Object.keys(known)
       .filter((k) => `${method} ${path}`.startsWith(k))
       .toSorted((a, b) => b.length - a.length)[0];
-    const answer = key === undefined ? new Refusal(404, "Not here.") : answers[key];
+    const answer = key === undefined ? new Refusal(404, "Not here.") : known[key];
     const value = typeof answer === "function" ? (answer as (s: Sent) => unknown)(one) : answer;
     return value instanceof Refusal
       ? new Response(JSON.stringify({ detail: value.detail, field: value.field }), { status: value.status })

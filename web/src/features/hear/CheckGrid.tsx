@@ -17,6 +17,7 @@ import {
 } from "./checkGrid";
 import { GridRow } from "./GridRow";
 import { countWords } from "./run";
+import { useSeesEverybody } from "../../app/role";
 import { useVariants, VariantPick } from "./VariantPick";
 import { WhatToTry } from "./WhatToTry";
 import type { useRun } from "./useRun";
@@ -34,6 +35,7 @@ const head = "small soft px-1.5 pb-1 text-left align-bottom font-normal";
 export function CheckGrid({ run, live, onBack }: Props) {
   const toast = useToast();
   const [grid, dispatch] = useReducer(gridReducer, emptyGrid);
+  const everybody = useSeesEverybody();
   const variants = useVariants(run.milestone.id);
   const open = run.players.filter((player) => live.state.queue.includes(player.studentId));
   const columns = gridColumns(run.milestone);
@@ -174,7 +176,7 @@ export function CheckGrid({ run, live, onBack }: Props) {
               fault &nbsp; <Kbd>A</Kbd> absent
             </span>
           </div>
-          <WhatToTry key={current.studentId} milestoneId={run.milestone.id} player={current} />
+          {everybody && <WhatToTry key={current.studentId} milestoneId={run.milestone.id} player={current} />}
         </>
       )}
     </section>

@@ -1,7 +1,8 @@
 import { lazy, Suspense, useState } from "react";
-import { Link } from "react-router";
 import type { Evidence, Outcome, Player, Run } from "../../api/types";
 import { scopeSearch, useScope } from "../../app/scope";
+import { useSeesEverybody } from "../../app/role";
+import { StudentName } from "../../app/StudentName";
 import { useKeys } from "../../app/useKeys";
 import { Chip, Kbd } from "../../ui/parts";
 import { ReportPain } from "../wellbeing/ReportPain";
@@ -44,6 +45,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
   const next = run.players.find((p) => p.studentId === state.queue[1]);
   const marking = markingOf(run.milestone);
   const isCheck = run.milestone.kind === "TECHNIQUE_CHECK";
+  const everybody = useSeesEverybody();
   const variants = useVariants(run.milestone.id, isCheck);
   const complete = marking !== "points" || nextCriterion(run.milestone, state.marks) === undefined;
   const mark = (outcome: Outcome, excuse?: Excuse) => {
@@ -86,12 +88,12 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
     <>
       <div className="flex flex-wrap items-baseline gap-x-3.5 gap-y-1" aria-live="polite">
         <h2 className="text-[2.2rem]">
-          <Link
+          <StudentName
             className="no-underline hover:underline"
-            to={{ pathname: `/roster/students/${player.studentId}`, search: scopeSearch(search, {}) }}
-          >
-            {player.name}
-          </Link>
+            studentId={player.studentId}
+            name={player.name}
+            search={scopeSearch(search, {})}
+          />
         </h2>
         <Chip>{playerPlace(player)}</Chip>
         {player.alsoIn.map((other) => (
@@ -195,10 +197,10 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
       {hurting === player.studentId && (
         <ReportPain key={player.studentId} player={player} onDone={() => setHurting(undefined)} />
       )}
-      {isCheck && (
+      {isCheck && everybody && (
         <WhatToTry key={`try ${player.studentId}`} milestoneId={run.milestone.id} player={player} />
       )}
-      <TriesSoFar studentId={player.studentId} milestoneId={run.milestone.id} />
+      {everybody && <TriesSoFar studentId={player.studentId} milestoneId={run.milestone.id} />}
       <BeltStripOfStudent studentId={player.studentId} milestoneId={run.milestone.id} />
     </>
   );

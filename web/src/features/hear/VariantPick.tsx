@@ -4,6 +4,7 @@ import clsx from "clsx";
 import { useState } from "react";
 import { v7 as newId } from "uuid";
 import type { GiveVariant, Player } from "../../api/types";
+import { useSeesEverybody } from "../../app/role";
 import { useScope } from "../../app/scope";
 import { useToast } from "../../ui/toasts";
 import { checkVariantsQuery } from "../library/checks.queries";
@@ -14,7 +15,8 @@ export function useVariants(milestoneId: string, wanted = true) {
   const { scope } = useScope();
   const client = useQueryClient();
   const toast = useToast();
-  const known = useQuery({ ...checkVariantsQuery(milestoneId, scope), enabled: wanted });
+  const everybody = useSeesEverybody();
+  const known = useQuery({ ...checkVariantsQuery(milestoneId, scope), enabled: wanted && everybody });
   const [given, setGiven] = useState<ReadonlyMap<string, string>>(new Map());
   const inUse = (studentId: string) => known.data?.inUse.find((v) => v.studentId === studentId);
   return {

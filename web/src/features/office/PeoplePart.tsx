@@ -1,94 +1,80 @@
-import { at } from "../../api/at";
-import { zodResolver } from "@hookform/resolvers/zod";
 import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useForm } from "react-hook-form";
-import { z } from "zod";
-import { get, post, Problem } from "../../api/http";
-import type { NewPerson, Person } from "../../api/types";
-import { Field, SelectField } from "../../ui/Field";
+import { at } from "../../api/at";
+import { get, remove } from "../../api/http";
+import type { Invitation, Person } from "../../api/types";
+import { momentWords } from "../../app/days";
+import { roleNames } from "../../app/role";
 import { Button, Failed, Skeleton } from "../../ui/parts";
+import { InviteForm } from "./InviteForm";
 import { PersonRow } from "./PersonRow";
-import { useToast } from "../../ui/toasts";
 
 const peopleQuery = queryOptions({ queryKey: ["people"], queryFn: () => get<Person[]>(at("/api/people")) });
-
-const schema = z.object({
-  displayName: z.string().trim().min(1, "A person needs a name to show."),
-  signInName: z.string().trim().min(1, "A person needs a sign-in name."),
-  role: z.enum(["ASSISTANT", "DIRECTOR"]),
-  password: z.string().min(1, "Give a first password."),
+const invitationsQuery = queryOptions({
+  queryKey: ["invitations"],
+  queryFn: () => get<Invitation[]>(at("/api/invitations")),
 });
 
+/** Who may sign in, as what, and who is invited. */
 export function PeoplePart() {
-  const client = useQueryClient();
-  const toast = useToast();
   const people = useQuery(peopleQuery);
-  const { register, handleSubmit, formState, reset, setError } = useForm<NewPerson>({
-    resolver: zodResolver(schema),
-    defaultValues: { displayName: "", signInName: "", role: "ASSISTANT", password: "" },
-  });
-  const add = useMutation({
-    mutationFn: (values: NewPerson) => post<Person>(at("/api/people"), values),
-    onSuccess: (added) => {
-      toast(`${added.displayName} can sign in now`);
-      reset();
-      return client.invalidateQueries({ queryKey: ["people"] });
-    },
-    onError: (error) => {
-      if (error instanceof Problem && (error.field === "signInName" || error.field === "password"))
-        setError(error.field, { message: error.message });
-    },
-  });
-  const errors = formState.errors;
   return (
-    <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[1fr_22rem]">
+    <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[1fr_24rem]">
       <section aria-label="People">
-        {people.isLoading && <Skeleton rows={3} />}
-        {people.isError && <Failed error={people.error} />}
+        {people.isPending && <Skeleton rows={3} />}
+        {people.isError && <Failed error={people.error} again={() => void people.refetch()} />}
         <ul>
           {people.data?.map((person) => (
             <PersonRow key={person.id} person={person} />
           ))}
         </ul>
+        <Invited />
         <p className="small soft mt-3 max-w-[60ch]">
-          Directors order, import and change everything. Assistants look at everything and hear students.
-          Students' records are seen by these people only; follow your school's policy on who should.
+          Students’ records are seen by these people only; follow your school’s policy on who should.
         </p>
       </section>
-      <form
-        noValidate
-        className="grid gap-3"
-        onSubmit={handleSubmit((values) => add.mutate(values))}
-        aria-label="Add a person"
-      >
-        <h2 className="text-[1.3rem]">Let somebody sign in</h2>
-        <Field label="Name" error={errors.displayName?.message} {...register("displayName")} />
-        <Field
-          label="Sign-in name"
-          autoCapitalize="none"
-          error={errors.signInName?.message}
-          {...register("signInName")}
-        />
-        <SelectField label="As" {...register("role")}>
-          <option value="ASSISTANT">Assistant</option>
-          <option value="DIRECTOR">Director</option>
-        </SelectField>
-        <Field
-          label="First password"
-          type="password"
-          autoComplete="new-password"
-          error={errors.password?.message}
-          {...register("password")}
-        />
-        {add.isError && !errors.signInName && !errors.password && (
-          <p role="alert" className="text-error">
-            {add.error.message}
-          </p>
-        )}
-        <Button look="primary" type="submit" disabled={add.isPending}>
-          Add
-        </Button>
-      </form>
+      <InviteForm />
     </div>
+  );
+}
+
+const faultWords: Record<NonNullable<Invitation["fault"]>, string> = {
+  USED: "came in",
+  WITHDRAWN: "taken back",
+  LATE: "not used in time",
+};
+
+function Invited() {
+  const client = useQueryClient();
+  const invited = useQuery(invitationsQuery);
+  const withdraw = useMutation({
+    mutationFn: (invitationId: string) => remove(at("/api/invitations/{invitationId}", { invitationId })),
+    onSuccess: () => client.invalidateQueries({ queryKey: ["invitations"] }),
+  });
+  const open = invited.data?.filter((one) => one.fault !== "USED") ?? [];
+  if (open.length === 0) return null;
+  return (
+    <section aria-label="Invited" className="mt-5">
+      <h2 className="text-[1.1rem]">Invited</h2>
+      {withdraw.isError && <Failed error={withdraw.error} />}
+      <ul>
+        {open.map((one) => (
+          <li
+            key={one.id}
+            className="flex flex-wrap items-center gap-x-4 border-b border-[var(--hairline)] py-1.5"
+          >
+            <b>{one.displayName}</b>
+            <span className="soft grow">
+              {roleNames[one.role].toLowerCase()},{" "}
+              {one.fault ? faultWords[one.fault] : `link good until ${momentWords(one.goodUntil)}`}
+            </span>
+            {!one.fault && (
+              <Button small onClick={() => withdraw.mutate(one.id)}>
+                Take the link of {one.displayName} back
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

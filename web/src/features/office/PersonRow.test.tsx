@@ -17,6 +17,7 @@ const bram: Person = {
   role: "ASSISTANT",
   disabled: false,
   own: false,
+  sections: [],
 };
 
 describe("somebody who may sign in", () => {

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { at } from "../../api/at";
 import { post, put } from "../../api/http";
 import type { ChangedPerson, Person } from "../../api/types";
+import { roleNames } from "../../app/role";
 import { Field } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
@@ -19,6 +20,7 @@ export function PersonRow({ person }: { person: Person }) {
         displayName: person.displayName,
         role: person.role,
         disabled: person.disabled,
+        ...(person.role === "SECTION_COACH" ? { sections: person.sections } : {}),
         ...to,
       }),
     onSuccess: () => client.invalidateQueries({ queryKey: ["people"] }),
@@ -33,12 +35,13 @@ export function PersonRow({ person }: { person: Person }) {
     },
   });
   const director = person.role === "DIRECTOR";
+  const sees = director || person.role === "ASSISTANT";
   return (
     <li className="grid gap-2 border-b border-[var(--hairline)] py-2">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <b className={person.disabled ? "soft line-through" : undefined}>{person.displayName}</b>
         <span className="soft mr-auto">
-          {director ? "director" : "assistant"},{" "}
+          {roleNames[person.role].toLowerCase()},{" "}
           {person.disabled ? "may not sign in any more" : `signs in as ${person.signInName}`}
         </span>
         {person.own ? (
@@ -49,8 +52,13 @@ export function PersonRow({ person }: { person: Person }) {
           </Button>
         ) : (
           <>
-            <Button small onClick={() => change.mutate({ role: director ? "ASSISTANT" : "DIRECTOR" })}>
-              Make {director ? "an assistant" : "a director"}
+            <Button
+              small
+              onClick={() =>
+                change.mutate({ role: director || !sees ? "ASSISTANT" : "DIRECTOR", sections: undefined })
+              }
+            >
+              Make {director || !sees ? "an assistant" : "a director"}
             </Button>
             <Button small aria-expanded={giving} onClick={() => setGiving(!giving)}>
               New password

@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { PodiumClass } from "../../api/types";
 import { duration, weekday } from "../../app/days";
+import { StudentName } from "../../app/StudentName";
 import { OpenWith } from "./OpenWith";
 import { familyHue, scopeSearch, tutti, useScope } from "../../app/scope";
 import { counted } from "../../ui/words";
@@ -38,12 +39,12 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
           <ul className="grid gap-1 border-l-[3.5px] border-[var(--now)] pl-3">
             {c.pain.map((p) => (
               <li key={p.studentId + p.place + p.reportedOn}>
-                <Link
-                  to={{ pathname: `/roster/students/${p.studentId}`, search: inClass() }}
+                <StudentName
                   className="font-semibold"
-                >
-                  {p.name}
-                </Link>
+                  studentId={p.studentId}
+                  name={p.name}
+                  search={inClass()}
+                />
                 <span className="small soft block">
                   {p.place}, {p.instrumentName.toLowerCase()}, reported {weekday(p.reportedOn)}: ask again,
                   tell the family
@@ -55,6 +56,9 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
       )}
       <Part name="Open with">
         <OpenWith classId={c.classId} week={week} search={inClass()} />
+        <Link className="small" to={{ pathname: `/podium/plan/${c.classId}`, search: inClass() }}>
+          Plan for whoever stands in
+        </Link>
       </Part>
       <Part name="Teach">
         {c.teach.length === 0 && <p className="soft">Nothing is set for this week.</p>}
@@ -109,12 +113,12 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
           <ul className="grid gap-1">
             {c.reviews.map((r) => (
               <li key={r.studentId + r.what}>
-                <Link
-                  to={{ pathname: `/roster/students/${r.studentId}`, search: inClass() }}
+                <StudentName
                   className="font-semibold"
-                >
-                  {r.name}
-                </Link>
+                  studentId={r.studentId}
+                  name={r.name}
+                  search={inClass()}
+                />
                 <span className="small soft block">
                   {r.what}, {r.overdue ? `overdue since ${weekday(r.reviewOn)}` : "due today"}
                 </span>
@@ -129,12 +133,12 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
           <ul className="grid gap-1">
             {c.lookAfter.map((l) => (
               <li key={l.studentId}>
-                <Link
-                  to={{ pathname: `/roster/students/${l.studentId}`, search: inClass() }}
+                <StudentName
                   className="font-semibold"
-                >
-                  {l.name}
-                </Link>
+                  studentId={l.studentId}
+                  name={l.name}
+                  search={inClass()}
+                />
                 <span className="small soft block">
                   {l.tries} tries on “{l.milestone}”: try another remedy
                 </span>

@@ -1,20 +1,11 @@
-import { at } from "../../api/at";
-import { queryOptions, useQuery } from "@tanstack/react-query";
-import { get } from "../../api/http";
-import type { PodiumView } from "../../api/types";
+import { useQuery } from "@tanstack/react-query";
 import { longDay } from "../../app/days";
 import { yearQuery } from "../../app/queries";
 import { chosenDay } from "../../app/ribbon";
 import { useScope } from "../../app/scope";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { podiumQuery } from "./podium.queries";
 import { PodiumColumn } from "./PodiumColumn";
-
-const podiumQuery = (on: string | undefined) =>
-  queryOptions({
-    queryKey: ["progress", "podium", on],
-    queryFn: () => get<PodiumView>(at("/api/podium", {}, { on })),
-    enabled: on !== undefined,
-  });
 
 /** Today's classes in the order of the day. */
 export function PodiumPage() {

@@ -1,5 +1,6 @@
 import { Fragment } from "react";
 import { Link } from "react-router";
+import { StudentName } from "../../app/StudentName";
 import type { BoardRow, BoardView } from "../../api/types";
 import { shortDay } from "../../app/days";
 import { scopeSearch, useScope } from "../../app/scope";
@@ -72,12 +73,12 @@ export function BoardTable({ board }: { board: BoardView }) {
                   scope="row"
                   className="bg-base-100 group-hover:bg-base-200 sticky left-0 z-10 border-b border-[var(--hairline)] py-1.5 pr-4 text-left font-semibold whitespace-nowrap"
                 >
-                  <Link
+                  <StudentName
                     className="no-underline hover:underline"
-                    to={{ pathname: `/roster/students/${row.studentId}`, search: kept }}
-                  >
-                    {row.name}
-                  </Link>
+                    studentId={row.studentId}
+                    name={row.name}
+                    search={kept}
+                  />
                 </th>
                 <td className="group-hover:bg-base-200 border-b border-[var(--hairline)] pr-3">
                   <BeltStrip belt={row.wornBelt ? belts.get(row.wornBelt) : undefined} width={86} />

@@ -1,5 +1,6 @@
 import clsx from "clsx";
 import { NavLink } from "react-router";
+import { useSeesEverybody } from "../../app/role";
 import { scopeSearch, useScope } from "../../app/scope";
 
 const tabs = [
@@ -11,9 +12,10 @@ const tabs = [
 
 export function RosterTabs() {
   const { search } = useScope();
+  const everybody = useSeesEverybody();
   return (
     <nav aria-label="Roster views" className="flex gap-1">
-      {tabs.map((tab) => (
+      {(everybody ? tabs : tabs.slice(0, 1)).map((tab) => (
         <NavLink
           key={tab.path}
           end

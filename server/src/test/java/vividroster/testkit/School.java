@@ -13,6 +13,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
+import vividroster.core.access.Role;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.BeltSlot;
 import vividroster.core.curriculum.Criterion;
@@ -24,6 +25,7 @@ import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Key;
 import vividroster.core.music.Meter;
 import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.account.Accounts;
 import vividroster.server.library.BeltLook;
@@ -33,7 +35,6 @@ import vividroster.server.library.LineFacts;
 import vividroster.server.library.TestFacts;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Ids;
-import vividroster.server.platform.Role;
 import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
@@ -120,6 +121,19 @@ public final class School {
 
     public ApiClient assistant() {
         return server.visitor().signIn(word + "-assistant", PASSWORD);
+    }
+
+    /** A coach of these sections. */
+    public ApiClient coach(SectionScope... sections) {
+        server.bean(Accounts.class)
+                .add(programId, word + "-coach", "Coach " + word, Role.SECTION_COACH, List.of(sections), PASSWORD);
+        return server.visitor().signIn(word + "-coach", PASSWORD);
+    }
+
+    public ApiClient substitute() {
+        server.bean(Accounts.class)
+                .add(programId, word + "-substitute", "Sub " + word, Role.SUBSTITUTE_TEACHER, PASSWORD);
+        return server.visitor().signIn(word + "-substitute", PASSWORD);
     }
 
     /** The body of an attempt: an outcome for a student with a milestone, in Winds. */

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import vividroster.server.platform.Role;
+import vividroster.core.access.Role;
 import vividroster.server.platform.Rows;
 import vividroster.server.platform.SignedIn;
 

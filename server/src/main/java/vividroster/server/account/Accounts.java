@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -14,11 +15,12 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.access.Passwords;
+import vividroster.core.access.Role;
+import vividroster.core.roster.SectionScope;
 import vividroster.server.account.AccountQueries.PersonRow;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
-import vividroster.server.platform.Role;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.platform.SignedInPeople;
 
@@ -27,11 +29,13 @@ import vividroster.server.platform.SignedInPeople;
 public class Accounts implements SignedInPeople {
 
     private final AccountQueries queries;
+    private final CoachQueries coaches;
     private final PasswordEncoder encoder;
     private final Locks locks;
     private final Passwords passwords;
 
-    Accounts(AccountQueries queries, PasswordEncoder encoder, Locks locks) {
+    Accounts(AccountQueries queries, CoachQueries coaches, PasswordEncoder encoder, Locks locks) {
+        this.coaches = coaches;
         this.locks = locks;
         this.queries = queries;
         this.encoder = encoder;
@@ -54,15 +58,43 @@ public class Accounts implements SignedInPeople {
         return queries.find(programId, accountId, version);
     }
 
-    /** @throws Problem when the name is taken or the password too easy */
+    /** Somebody without sections of their own. @throws Problem when the name is taken or the password too easy */
     @Transactional
     public UUID add(UUID programId, String signInName, String displayName, Role role, String password) {
+        return add(programId, signInName, displayName, role, List.of(), password);
+    }
+
+    /**
+     * @param sections of a coach; empty for everybody else
+     * @throws Problem when the name is taken or the password too easy
+     */
+    @Transactional
+    public UUID add(
+            UUID programId,
+            String signInName,
+            String displayName,
+            Role role,
+            List<SectionScope> sections,
+            String password) {
+        refuseSections(role, sections);
         refuseEasy(password, signInName);
         UUID id = Ids.next();
         if (!queries.insert(programId, id, fold(signInName), displayName.strip(), role, encoder.encode(password))) {
             throw Problem.input("signInName", "\"" + signInName + "\" is taken; choose another sign-in name.");
         }
+        coaches.put(programId, id, sections);
         return id;
+    }
+
+    /** A coach has sections, nobody else does. */
+    static void refuseSections(Role role, List<SectionScope> sections) {
+        if ((role == Role.SECTION_COACH) == sections.isEmpty()) {
+            throw Problem.input(
+                    "sections",
+                    sections.isEmpty()
+                            ? "Choose the sections the coach sees and hears."
+                            : "Only a section coach has sections; everybody else sees more.");
+        }
     }
 
     private void refuseEasy(String password, String signInName) {
@@ -94,8 +126,15 @@ public class Accounts implements SignedInPeople {
      * @throws Problem where no director would be left
      */
     @Transactional
-    void change(UUID programId, UUID accountId, String displayName, Role role, boolean disabled) {
+    void change(
+            UUID programId,
+            UUID accountId,
+            String displayName,
+            Role role,
+            List<SectionScope> sections,
+            boolean disabled) {
         locks.hold(programId, "people");
+        refuseSections(role, sections);
         PersonRow before = person(programId, accountId);
         boolean directs = role == Role.DIRECTOR && !disabled;
         boolean another = queries.findAll(programId).stream()
@@ -104,6 +143,13 @@ public class Accounts implements SignedInPeople {
             throw Problem.conflict("A programme needs a director who can sign in; make somebody else one first.");
         }
         queries.put(programId, new PersonRow(accountId, before.signInName(), displayName.strip(), role, disabled));
+        coaches.put(programId, accountId, sections);
+    }
+
+    /** The sections of each coach. */
+    @Transactional(readOnly = true)
+    Map<UUID, List<SectionScope>> sections(UUID programId) {
+        return coaches.findAll(programId);
     }
 
     /** Who somebody is now, after their account was changed. */

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -18,14 +19,17 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.access.Role;
+import vividroster.core.roster.SectionScope;
 import vividroster.core.text.Lengths;
-import vividroster.server.platform.Role;
+import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.platform.Verbatim;
+import vividroster.server.roster.ScopeRequest;
 
 @RestController
 @RequestMapping("/api/people")
-@PreAuthorize("hasRole('DIRECTOR')")
+@PreAuthorize("hasAuthority('DIRECT')")
 class PeopleController {
 
     private final Accounts accounts;
@@ -34,8 +38,15 @@ class PeopleController {
         this.accounts = accounts;
     }
 
-    /** @param disabled whether they may not sign in any more; own whether it is who asks */
-    record Person(UUID id, String signInName, String displayName, Role role, boolean disabled, boolean own) {}
+    /** @param disabled whether they may not sign in any more; own whether it is who asks; sections of a coach */
+    record Person(
+            UUID id,
+            String signInName,
+            String displayName,
+            Role role,
+            boolean disabled,
+            boolean own,
+            List<ScopeRequest> sections) {}
 
     record NewPerson(
             @NotBlank(message = "A person needs a sign-in name.")
@@ -46,8 +57,7 @@ class PeopleController {
             @Size(max = Lengths.NAME, message = "At most {max} letters.")
             String displayName,
 
-            @NotNull(message = "Choose director or assistant.")
-            Role role,
+            @NotNull(message = "Choose what they are.") Role role,
 
             @Verbatim(longest = 1_000) @NotBlank(message = "Give a first password.")
             String password) {}
@@ -55,6 +65,7 @@ class PeopleController {
     @GetMapping
     @Operation(operationId = "people", summary = "Everybody who may sign in")
     List<Person> people(@AuthenticationPrincipal SignedIn person) {
+        Map<UUID, List<SectionScope>> sections = accounts.sections(person.programId());
         return accounts.people(person.programId()).stream()
                 .map(row -> new Person(
                         row.id(),
@@ -62,17 +73,20 @@ class PeopleController {
                         row.displayName(),
                         row.role(),
                         row.disabled(),
-                        row.id().equals(person.accountId())))
+                        row.id().equals(person.accountId()),
+                        sections.getOrDefault(row.id(), List.of()).stream()
+                                .map(ScopeRequest::of)
+                                .toList()))
                 .toList();
     }
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    @Operation(operationId = "addPerson", summary = "Let another director or an assistant sign in")
+    @Operation(operationId = "addPerson", summary = "Let somebody sign in with a first password that one tells them")
     Person add(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody NewPerson request) {
         UUID id = accounts.add(
                 person.programId(), request.signInName(), request.displayName(), request.role(), request.password());
-        return new Person(id, request.signInName(), request.displayName(), request.role(), false, false);
+        return new Person(id, request.signInName(), request.displayName(), request.role(), false, false, List.of());
     }
 
     record ChangedPerson(
@@ -80,10 +94,12 @@ class PeopleController {
             @Size(max = Lengths.NAME, message = "At most {max} letters.")
             String displayName,
 
-            @NotNull(message = "Choose director or assistant.")
-            Role role,
+            @NotNull(message = "Choose what they are.") Role role,
 
-            boolean disabled) {}
+            boolean disabled,
+
+            @Absent @Size(max = 50, message = "At most {max} sections.")
+            List<@Valid @NotNull ScopeRequest> sections) {}
 
     @PutMapping("/{accountId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -92,7 +108,15 @@ class PeopleController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID accountId,
             @Valid @RequestBody ChangedPerson request) {
-        accounts.change(person.programId(), accountId, request.displayName(), request.role(), request.disabled());
+        accounts.change(
+                person.programId(),
+                accountId,
+                request.displayName(),
+                request.role(),
+                request.sections() == null
+                        ? List.of()
+                        : request.sections().stream().map(ScopeRequest::toScope).toList(),
+                request.disabled());
     }
 
     record GivenPassword(

@@ -12,8 +12,6 @@ import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
-import org.springframework.security.web.csrf.CsrfAuthenticationStrategy;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -21,11 +19,10 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.access.Role;
 import vividroster.core.text.Lengths;
 import vividroster.server.audit.Audit;
 import vividroster.server.office.Office;
-import vividroster.server.platform.AccountSessions;
-import vividroster.server.platform.Role;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.platform.Verbatim;
 
@@ -36,22 +33,14 @@ class SessionController {
     private final Audit audit;
     private final SignIns signIns;
     private final Accounts accounts;
-    private final AccountSessions sessions;
-    private final CsrfAuthenticationStrategy csrf;
+    private final Entering entering;
     private final Office office;
 
-    SessionController(
-            SignIns signIns,
-            Accounts accounts,
-            AccountSessions sessions,
-            CookieCsrfTokenRepository csrfTokens,
-            Office office,
-            Audit audit) {
+    SessionController(SignIns signIns, Accounts accounts, Entering entering, Office office, Audit audit) {
         this.audit = audit;
         this.signIns = signIns;
         this.accounts = accounts;
-        this.sessions = sessions;
-        this.csrf = new CsrfAuthenticationStrategy(csrfTokens);
+        this.entering = entering;
         this.office = office;
     }
 
@@ -72,8 +61,7 @@ class SessionController {
     Me signIn(@Valid @RequestBody SignInRequest request, HttpServletRequest http, HttpServletResponse response) {
         SignedIn person = signIns.signIn(request.signInName(), request.password(), http.getRemoteAddr());
         audit.note(person, Audit.What.SIGNED_IN, Optional.empty());
-        sessions.begin(person, http, response);
-        csrf.onAuthentication(SecurityContextHolder.getContext().getAuthentication(), http, response);
+        entering.begin(person, http, response);
         return me(person);
     }
 
@@ -122,8 +110,7 @@ class SessionController {
     }
 
     private void stay(SignedIn person, HttpServletRequest http, HttpServletResponse response) {
-        sessions.begin(accounts.signedIn(person.programId(), person.accountId()), http, response);
-        csrf.onAuthentication(SecurityContextHolder.getContext().getAuthentication(), http, response);
+        entering.begin(accounts.signedIn(person.programId(), person.accountId()), http, response);
     }
 
     @DeleteMapping

@@ -13,7 +13,7 @@ import vividroster.server.platform.SignedIn;
 
 @RestController
 @RequestMapping("/api/audit")
-@PreAuthorize("hasRole('DIRECTOR')")
+@PreAuthorize("hasAuthority('DIRECT')")
 class AuditController {
 
     private final Audit audit;

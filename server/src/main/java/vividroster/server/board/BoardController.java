@@ -26,6 +26,7 @@ import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.BoardColumns;
 import vividroster.core.progress.Standing;
 import vividroster.formats.csv.CsvSheet;
+import vividroster.server.account.Reaches;
 import vividroster.server.audit.Audit;
 import vividroster.server.board.SectionBoards.Belting;
 import vividroster.server.board.SectionBoards.SectionBoard;
@@ -43,11 +44,13 @@ import vividroster.server.roster.ScopeRequest;
 class BoardController {
 
     private final Audit audit;
+    private final Reaches reaches;
     private final SectionBoards boards;
     private final Office office;
     private final InstrumentCatalog catalog;
 
-    BoardController(SectionBoards boards, Office office, InstrumentCatalog catalog, Audit audit) {
+    BoardController(SectionBoards boards, Office office, InstrumentCatalog catalog, Audit audit, Reaches reaches) {
+        this.reaches = reaches;
         this.audit = audit;
         this.boards = boards;
         this.office = office;
@@ -94,7 +97,7 @@ class BoardController {
             @ParameterObject ScopeRequest scope,
             @RequestParam(required = false) LocalDate on) {
         LocalDate day = Optional.ofNullable(on).orElseGet(() -> office.today(person.programId()));
-        SectionBoard board = boards.board(person.programId(), scope.toScope(), day);
+        SectionBoard board = boards.board(person.programId(), scope.toScope(), day, reaches.of(person));
         List<BoardColumns.Column> columns = boards.sharedColumns(board);
         return new BoardView(
                 day,
@@ -112,7 +115,7 @@ class BoardController {
             @ParameterObject ScopeRequest scope,
             @RequestParam(required = false) LocalDate on) {
         LocalDate day = Optional.ofNullable(on).orElseGet(() -> office.today(person.programId()));
-        SectionBoard board = boards.board(person.programId(), scope.toScope(), day);
+        SectionBoard board = boards.board(person.programId(), scope.toScope(), day, reaches.of(person));
         audit.note(person, Audit.What.EXPORTED, Optional.ofNullable(scope.classId()));
         List<String> heading = new ArrayList<>(List.of("Student", "Instrument", "Division", "Belt"));
         board.columns().forEach(column -> heading.add(columnName(column.milestone())));

@@ -349,7 +349,7 @@ class Folders {
                 attempt.outcome(),
                 attempt.evidence(),
                 classNames.getOrDefault(attempt.classId(), ""),
-                hearers.getOrDefault(heard.heardBy(), ""),
+                hearers.getOrDefault(heard.heardBy(), "") + (heard.asSubstitute() ? ", substitute teacher" : ""),
                 scored ? PassJudge.points(attempt.marks()) : null,
                 heard.reason(),
                 heard.note(),

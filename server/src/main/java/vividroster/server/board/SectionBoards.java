@@ -14,8 +14,10 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.progress.BeltLadder;
 import vividroster.core.progress.BoardColumns;
+import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Assignment;
@@ -37,8 +39,10 @@ public class SectionBoards {
     private final Progress progress;
     private final HearingRuns runs;
     private final Library library;
+    private final InstrumentCatalog catalog;
 
-    SectionBoards(Rosters rosters, Progress progress, HearingRuns runs, Library library) {
+    SectionBoards(Rosters rosters, Progress progress, HearingRuns runs, Library library, InstrumentCatalog catalog) {
+        this.catalog = catalog;
         this.rosters = rosters;
         this.progress = progress;
         this.runs = runs;
@@ -72,13 +76,19 @@ public class SectionBoards {
     public record SectionBoard(List<Column> columns, List<Seated> rows, Sheet sheet, Map<UUID, BeltLook> looks) {}
 
     @Transactional(readOnly = true)
-    public SectionBoard board(UUID programId, SectionScope scope, LocalDate on) {
-        List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, on);
+    public SectionBoard board(UUID programId, SectionScope scope, LocalDate on, Reach reach) {
+        List<Seat> seats = reach.of(rosters.seatsOfStudentsIn(programId, scope, on), catalog);
         List<Seated> rows = runs.seated(programId, seats, scope, on);
         Sheet sheet =
                 progress.sheet(programId, Question.of(seats, on).withBelts().forEverybody());
         return new SectionBoard(
-                columns(rows, sheet), rows, sheet, sheet.belts().isEmpty() ? Map.of() : library.beltLooks(programId));
+                columns(rows, sheet).stream()
+                        .filter(column ->
+                                reach.seesGrades() || column.milestone().kind() != MilestoneKind.PLAYING_TEST)
+                        .toList(),
+                rows,
+                sheet,
+                sheet.belts().isEmpty() ? Map.of() : library.beltLooks(programId));
     }
 
     private static List<Column> columns(List<Seated> rows, Sheet sheet) {

@@ -134,7 +134,7 @@ class CheckController {
     }
 
     @PostMapping("/checks/starters/{key}/take")
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(
             operationId = "takeStarterCheck",
             summary = "Put a starter check on the shelf; taking it twice takes it once")
@@ -201,7 +201,7 @@ class CheckController {
 
     @PostMapping("/schools/{question}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "chooseSchool", summary = "Choose a school for one question; checks reword themselves")
     void choose(
             @AuthenticationPrincipal SignedIn person,

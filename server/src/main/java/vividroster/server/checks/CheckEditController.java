@@ -43,7 +43,7 @@ class CheckEditController {
     record RetiredView(UUID milestoneId, String title) {}
 
     @GetMapping("/retired")
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "retiredChecks", summary = "Checks that were taken off the shelf")
     List<RetiredView> retired(@AuthenticationPrincipal SignedIn person) {
         return editing.retired(person.programId()).stream()
@@ -64,7 +64,7 @@ class CheckEditController {
     }
 
     @GetMapping("/{milestoneId}/draft")
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "checkDraft", summary = "A check as it is written, for editing")
     DraftView draft(@AuthenticationPrincipal SignedIn person, @PathVariable UUID milestoneId) {
         CheckEditing.Drafted drafted = editing.draft(person.programId(), milestoneId);
@@ -73,7 +73,7 @@ class CheckEditController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "writeCheck", summary = "Write a check of one's own")
     WrittenView write(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody CheckDraft draft) {
         return new WrittenView(editing.write(person, draft));
@@ -81,7 +81,7 @@ class CheckEditController {
 
     @PostMapping("/{milestoneId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(
             operationId = "editCheck",
             summary = "Edit a check: a new version is kept, what was passed stays as it was heard")
@@ -94,7 +94,7 @@ class CheckEditController {
 
     @PostMapping("/{milestoneId}/copy")
     @ResponseStatus(HttpStatus.CREATED)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "copyCheck", summary = "Put a copy of a check on the shelf")
     WrittenView copy(@AuthenticationPrincipal SignedIn person, @PathVariable UUID milestoneId) {
         return new WrittenView(editing.copy(person, milestoneId));
@@ -102,7 +102,7 @@ class CheckEditController {
 
     @PostMapping("/{milestoneId}/retire")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "retireCheck", summary = "Take a check off the shelf; orders and what was heard stay")
     void retire(@AuthenticationPrincipal SignedIn person, @PathVariable UUID milestoneId) {
         editing.retire(person.programId(), milestoneId, true);
@@ -110,7 +110,7 @@ class CheckEditController {
 
     @PostMapping("/{milestoneId}/restore")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "restoreCheck", summary = "Put a retired check back on the shelf")
     void restore(@AuthenticationPrincipal SignedIn person, @PathVariable UUID milestoneId) {
         editing.retire(person.programId(), milestoneId, false);

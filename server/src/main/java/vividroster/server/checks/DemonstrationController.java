@@ -67,7 +67,7 @@ class DemonstrationController {
 
     @PostMapping(path = "/checks/{milestoneId}/demonstrations", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(
             operationId = "addDemonstration",
             summary = "Attach a sound, picture, clip or PDF of at most 10 MB; its content decides its type")
@@ -118,7 +118,7 @@ class DemonstrationController {
 
     @DeleteMapping("/demonstrations/{demonstrationId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "removeDemonstration", summary = "Take a demonstration away")
     void remove(@AuthenticationPrincipal SignedIn person, @PathVariable UUID demonstrationId) {
         demonstrations.remove(person.programId(), demonstrationId);

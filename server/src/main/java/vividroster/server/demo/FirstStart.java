@@ -18,10 +18,10 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import vividroster.core.access.Role;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.account.Accounts;
 import vividroster.server.office.Office;
-import vividroster.server.platform.Role;
 
 /**
  * Fills an empty database: with the demo, or with an empty programme and a first director whose password is printed

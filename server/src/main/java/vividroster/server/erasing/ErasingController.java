@@ -21,7 +21,7 @@ import vividroster.server.platform.SignedIn;
 
 @RestController
 @RequestMapping("/api")
-@PreAuthorize("hasRole('DIRECTOR')")
+@PreAuthorize("hasAuthority('DIRECT')")
 class ErasingController {
 
     private final Erasing erasing;

@@ -32,16 +32,17 @@ class AttemptQueries {
 
     private static final String COLUMNS = """
             id, student_id, milestone_id, milestone_version, instrument, class_id, heard_by, heard_on, heard_at, recorded_at,
-            evidence, outcome, mark_ordinals, mark_points, waived, reason, note, corrects_id, device_heard_at
+            evidence, outcome, mark_ordinals, mark_points, waived, reason, note, corrects_id, device_heard_at,
+            as_substitute
             """;
 
     private static final String INSERT = """
             insert into attempt (program_id, id, student_id, milestone_id, milestone_version, instrument, class_id, heard_by,
                                  heard_on, heard_at, evidence, outcome, mark_ordinals, mark_points, waived, reason, note,
-                                 corrects_id, device_heard_at)
+                                 corrects_id, device_heard_at, as_substitute)
             values (:programId, :id, :studentId, :milestoneId, :version, :instrument, :classId, :heardBy,
                     :heardOn, :heardAt, :evidence, :outcome, :ordinals, :points, :waived, :reason, :note,
-                    :corrects, :deviceHeardAt)
+                    :corrects, :deviceHeardAt, :asSubstitute)
             """;
 
     private static final Instant EARLIEST = Instant.parse("1900-01-01T00:00:00Z");
@@ -170,7 +171,8 @@ class AttemptQueries {
                 .addValue(
                         "deviceHeardAt",
                         heard.deviceSaid().map(AttemptQueries::kept).orElse(null),
-                        java.sql.Types.TIMESTAMP_WITH_TIMEZONE);
+                        java.sql.Types.TIMESTAMP_WITH_TIMEZONE)
+                .addValue("asSubstitute", heard.asSubstitute());
     }
 
     /** A device may say anything; what no calendar of ours reaches is kept as its edge. */
@@ -192,7 +194,8 @@ class AttemptQueries {
                 row.getString("reason"),
                 row.getString("note"),
                 Optional.ofNullable(row.getObject("device_heard_at", OffsetDateTime.class))
-                        .map(OffsetDateTime::toInstant));
+                        .map(OffsetDateTime::toInstant),
+                row.getBoolean("as_substitute"));
     }
 
     private static Attempt attempt(ResultSet row, List<CriterionMark> marks) throws SQLException {

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.server.account.Reaches;
 import vividroster.server.hearing.HearingDesk.Choice;
 import vividroster.server.hearing.HearingDesk.RunView;
 import vividroster.server.platform.SignedIn;
@@ -19,15 +20,17 @@ import vividroster.server.roster.ScopeRequest;
 class HearController {
 
     private final HearingDesk desk;
+    private final Reaches reaches;
 
-    HearController(HearingDesk desk) {
+    HearController(HearingDesk desk, Reaches reaches) {
+        this.reaches = reaches;
         this.desk = desk;
     }
 
     @GetMapping("/choices")
     @Operation(operationId = "hearingChoices", summary = "What can be heard in a scope today, the most pressing first")
     List<Choice> choices(@AuthenticationPrincipal SignedIn person, @ParameterObject ScopeRequest scope) {
-        return desk.choices(person.programId(), scope.toScope());
+        return desk.choices(person.programId(), scope.toScope(), reaches.of(person));
     }
 
     @GetMapping("/run/{milestoneId}")
@@ -36,6 +39,6 @@ class HearController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID milestoneId,
             @ParameterObject ScopeRequest scope) {
-        return desk.run(person.programId(), milestoneId, scope.toScope());
+        return desk.run(person.programId(), milestoneId, scope.toScope(), reaches.of(person));
     }
 }

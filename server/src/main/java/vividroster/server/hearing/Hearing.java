@@ -17,6 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.progress.Attempt;
 import vividroster.core.progress.AttemptLedger;
 import vividroster.core.progress.CriterionMark;
@@ -25,7 +26,9 @@ import vividroster.core.progress.HeardMoment;
 import vividroster.core.progress.Outcome;
 import vividroster.core.progress.PassJudge;
 import vividroster.core.progress.Standing;
+import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
+import vividroster.server.account.Reaches;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Problem;
@@ -41,8 +44,19 @@ public class Hearing {
     private final Library library;
     private final Rosters rosters;
     private final Office office;
+    private final Reaches reaches;
+    private final InstrumentCatalog catalog;
 
-    Hearing(AttemptQueries queries, Progress progress, Library library, Rosters rosters, Office office) {
+    Hearing(
+            AttemptQueries queries,
+            Progress progress,
+            Library library,
+            Rosters rosters,
+            Office office,
+            Reaches reaches,
+            InstrumentCatalog catalog) {
+        this.reaches = reaches;
+        this.catalog = catalog;
         this.queries = queries;
         this.progress = progress;
         this.library = library;
@@ -103,6 +117,8 @@ public class Hearing {
         HeardMoment moment = HeardMoment.of(said, now, office.yearBegins(programId));
         LocalDate heardOn = moment.at().atZone(office.zone(programId)).toLocalDate();
         Seat seat = seatIn(seats, heard.classId(), heardOn);
+        Reach reach = reaches.of(person, heardOn);
+        mayHear(reach, seat, milestone);
         if (!milestone.isFor(seat.instrument())) {
             throw Problem.input("milestoneId", "\"" + milestone.title() + "\" is not for this student's instrument.");
         }
@@ -133,11 +149,24 @@ public class Hearing {
                 person.accountId(),
                 heard.reason().strip(),
                 heard.note().strip(),
-                moment.deviceSaid());
+                moment.deviceSaid(),
+                reach.isSubstitute());
         if (!queries.insert(programId, attempt)) {
             attempt = sameAsRecorded(programId, attempt, said);
         }
         return recorded(programId, seats, attempt, newest);
+    }
+
+    private void mayHear(Reach reach, Seat seat, Milestone milestone) {
+        if (!reach.holds(seat, catalog)) {
+            throw Problem.notAllowed(
+                    reach.isSubstitute()
+                            ? "A substitute teacher hears the classes of the day; this student sits in none of them."
+                            : "This student sits in none of your sections.");
+        }
+        if (milestone.kind() == MilestoneKind.PLAYING_TEST && !reach.seesGrades()) {
+            throw Problem.notAllowed("Playing tests are heard by a director or an assistant.");
+        }
     }
 
     /** @param deviceSaid the moment of hearing, where the device said one */
@@ -182,6 +211,10 @@ public class Hearing {
         HeardAttempt before = queries.find(programId, attemptId)
                 .orElseThrow(() -> Problem.notFound("There is no such attempt to correct."));
         Attempt old = before.attempt();
+        Reach reach = reaches.of(person);
+        if (reach != Reach.EVERYBODY && !before.heardBy().equals(person.accountId())) {
+            throw Problem.notAllowed("Somebody else heard this; a director or an assistant can correct it.");
+        }
         if (reason.isBlank()) {
             throw Problem.input("reason", "A correction says why.");
         }
@@ -210,7 +243,8 @@ public class Hearing {
                 person.accountId(),
                 reason.strip(),
                 "",
-                Optional.empty());
+                Optional.empty(),
+                reach.isSubstitute());
         if (!queries.insert(programId, correction)) {
             Optional<HeardAttempt> mine = queries.find(programId, id);
             if (mine.isEmpty()) {

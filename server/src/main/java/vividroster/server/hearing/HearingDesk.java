@@ -20,6 +20,7 @@ import vividroster.core.music.Spelling;
 import vividroster.core.progress.Pressing;
 import vividroster.core.progress.Pressing.Asked;
 import vividroster.core.progress.Standing;
+import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
@@ -36,6 +37,7 @@ import vividroster.server.library.TestFacts;
 import vividroster.server.office.Office;
 import vividroster.server.orders.Orders;
 import vividroster.server.platform.Absent;
+import vividroster.server.platform.Problem;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 
@@ -112,14 +114,20 @@ class HearingDesk {
 
     /** What can be heard in a scope today, the most pressing first. */
     @Transactional(readOnly = true)
-    public List<Choice> choices(UUID programId, SectionScope scope) {
+    public List<Choice> choices(UUID programId, SectionScope scope, Reach reach) {
         LocalDate today = office.today(programId);
-        List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, today);
+        List<Seat> seats = reach.of(rosters.seatsOfStudentsIn(programId, scope, today), catalog);
         List<Seated> rows = runs.seated(programId, seats, scope, today);
         Sheet sheet = progress.sheet(programId, Question.of(seats, today));
         return Pressing.of(sheet.asked(rows.stream().map(Seated::player).toList()), today).stream()
+                .filter(pressed -> reach.seesGrades()
+                        || !isGraded(sheet.milestones().get(pressed.asked().milestoneId())))
                 .map(pressed -> choice(sheet.milestones().get(pressed.asked().milestoneId()), pressed.asked()))
                 .toList();
+    }
+
+    private static boolean isGraded(Milestone milestone) {
+        return milestone.kind() == MilestoneKind.PLAYING_TEST;
     }
 
     private static Choice choice(Milestone milestone, Asked asked) {
@@ -136,10 +144,13 @@ class HearingDesk {
 
     /** Who is to be heard with a milestone, in fair order. */
     @Transactional(readOnly = true)
-    public RunView run(UUID programId, UUID milestoneId, SectionScope scope) {
+    public RunView run(UUID programId, UUID milestoneId, SectionScope scope, Reach reach) {
         LocalDate today = office.today(programId);
         Milestone milestone = library.milestone(programId, milestoneId);
-        List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, today);
+        if (isGraded(milestone) && !reach.seesGrades()) {
+            throw Problem.notAllowed("Playing tests are heard by a director or an assistant.");
+        }
+        List<Seat> seats = reach.of(rosters.seatsOfStudentsIn(programId, scope, today), catalog);
         List<Seated> rows = runs.seated(programId, seats, scope, today).stream()
                 .filter(row -> milestone.isFor(row.seat().instrument()))
                 .toList();

@@ -126,7 +126,7 @@ class BookController {
     }
 
     @PostMapping
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "addBook", summary = "Put a method book on the shelf")
     MadeView add(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody BookRequest request) {
         Book book = request.book(Ids.next());
@@ -136,7 +136,7 @@ class BookController {
 
     @PutMapping("/{bookId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "reviseBook", summary = "Change a book's title, volume, and whether its notes may be kept")
     void revise(
             @AuthenticationPrincipal SignedIn person,
@@ -146,7 +146,7 @@ class BookController {
     }
 
     @PostMapping("/lines")
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "addLine", summary = "Put a line on the shelf by its facts")
     MadeView addLine(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody LineRequest request) {
         return new MadeView(editing.add(person.programId(), request));
@@ -180,7 +180,7 @@ class BookController {
 
     @PutMapping("/lines/{lineId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "reviseLine", summary = "Change the facts of a line; orders, tries and notes stay")
     void reviseLine(
             @AuthenticationPrincipal SignedIn person,
@@ -191,7 +191,7 @@ class BookController {
 
     @PostMapping("/lines/{lineId}/retired")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "retireLine", summary = "Take a line off the shelf or put it back; orders and tries stay")
     void retire(
             @AuthenticationPrincipal SignedIn person, @PathVariable UUID lineId, @RequestBody RetireRequest request) {

@@ -40,7 +40,7 @@ class BookImportController {
     }
 
     @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(
             operationId = "importLines",
             summary = "Lines of a book from ABC and MusicXML files: looked at, or the good ones kept")

@@ -105,7 +105,7 @@ class LineController {
     record MadeLineView(UUID lineId) {}
 
     @PostMapping(path = "/analysis", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(
             operationId = "analyseLine",
             summary =
@@ -130,7 +130,7 @@ class LineController {
     }
 
     @PostMapping("/preview")
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "previewLine", summary = "A line typed in ABC, as an instrument reads it; keeps nothing")
     PreviewView preview(
             @AuthenticationPrincipal SignedIn person,
@@ -193,7 +193,7 @@ class LineController {
 
     @PutMapping("/{lineId}/remarks/{instrument}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(
             operationId = "putLineRemark",
             summary = "The place that goes wrong and a tip, for an instrument or \"any\"; empty texts take it away")
@@ -208,7 +208,7 @@ class LineController {
 
     @PostMapping("/{lineId}/notes")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(
             operationId = "keepLineNotes",
             summary = "Keep a line typed in ABC as the notes of a line of the library")
@@ -287,7 +287,7 @@ class LineController {
     }
 
     @PutMapping("/{lineId}/ladders/{instrument}")
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(
             operationId = "keepLadder",
             summary = "Keep a ladder with the line as the director put it; answers it timed")
@@ -310,7 +310,7 @@ class LineController {
 
     @DeleteMapping("/{lineId}/ladders/{instrument}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "forgetLadder", summary = "Back to what is proposed")
     void forgetLadder(
             @AuthenticationPrincipal SignedIn person,
@@ -336,7 +336,7 @@ class LineController {
 
     @PostMapping("/{lineId}/parts/{instrument}/{division}/milestone")
     @ResponseStatus(HttpStatus.CREATED)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(
             operationId = "partAsMilestone",
             summary = "Put the part of one division on the shelf as a line of its own, a harmony part for example")

@@ -110,7 +110,7 @@ class WarmUpController {
 
     @PutMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "keepWarmUp", summary = "Keep the warm-up of a class for a week as the director put it")
     void keep(
             @AuthenticationPrincipal SignedIn person,
@@ -128,7 +128,7 @@ class WarmUpController {
 
     @DeleteMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "forgetWarmUp", summary = "Back to what is proposed")
     void forget(
             @AuthenticationPrincipal SignedIn person,

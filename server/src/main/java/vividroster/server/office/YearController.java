@@ -173,7 +173,7 @@ class YearController {
 
     @PutMapping("/{yearId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('DIRECT')")
     @Operation(
             operationId = "keepSchoolYear",
             summary = "Keep a school year as it is typed, with all its breaks and flags; a new one under a new id")
@@ -196,7 +196,7 @@ class YearController {
     record CalendarView(List<ProposedEntry> proposals, int outside, int unread) {}
 
     @PostMapping(path = "/calendar-file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('DIRECT')")
     @Operation(
             operationId = "readCalendar",
             summary = "What the events of an iCalendar file would be in a year of these days; changes nothing")
@@ -229,7 +229,7 @@ class YearController {
 
     @PostMapping("/lost-days")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('DIRECT')")
     @Operation(operationId = "loseDay", summary = "School does not meet on a day after all")
     void loseDay(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody LostDayRequest request) {
         years.loseDay(person.programId(), request.day(), request.name().strip());
@@ -237,7 +237,7 @@ class YearController {
 
     @DeleteMapping("/lost-days/{day}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('DIRECT')")
     @Operation(operationId = "regainDay", summary = "School meets on a day that was said to be lost")
     void regainDay(@AuthenticationPrincipal SignedIn person, @PathVariable LocalDate day) {
         years.regainDay(person.programId(), day);

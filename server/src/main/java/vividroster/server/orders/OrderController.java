@@ -196,7 +196,7 @@ class OrderController {
 
     @PostMapping("/season/orders")
     @ResponseStatus(HttpStatus.CREATED)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "order", summary = "Set milestones for whole sections, all of them or none")
     List<OrderView> order(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody NewOrders request) {
         if (request.dueOn().isBefore(request.setOn())) {
@@ -232,7 +232,7 @@ class OrderController {
 
     @DeleteMapping("/season/orders/{orderId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "withdrawOrder", summary = "Withdraw an order; what was heard for it stays")
     void withdraw(@AuthenticationPrincipal SignedIn person, @PathVariable UUID orderId) {
         orders.withdraw(person.programId(), person.accountId(), orderId);

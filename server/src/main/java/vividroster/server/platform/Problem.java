@@ -65,6 +65,11 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.NOT_FOUND, sentence, Optional.empty());
     }
 
+    /** Somebody asks for what is not theirs. */
+    public static Problem notAllowed(String sentence) {
+        return new Problem(HttpStatus.FORBIDDEN, sentence, Optional.empty());
+    }
+
     public static Problem conflict(String sentence) {
         return new Problem(HttpStatus.CONFLICT, sentence, Optional.empty());
     }

@@ -23,6 +23,7 @@ import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import tools.jackson.databind.ObjectMapper;
+import vividroster.core.access.Role.Right;
 
 /** Who may ask for what: every endpoint needs a signed-in person but sign-in itself, health and the interface's files. */
 @Configuration(proxyBeanMethods = false)
@@ -39,6 +40,38 @@ class SecurityConfig {
     private static final AuthorizationManager<RequestAuthorizationContext> THIS_MACHINE = AuthorizationManagers.anyOf(
             IpAddressAuthorizationManager.hasIpAddress("127.0.0.1"), IpAddressAuthorizationManager.hasIpAddress("::1"));
 
+    /**
+     * What a section coach and a substitute teacher may read: what holds no student, and what is cut to their own. Everything
+     * else is for those who see everybody, also what nobody has thought of yet.
+     */
+    static final String[] FOR_EVERYBODY = {
+        "/api/session",
+        "/api/year",
+        "/api/classes",
+        "/api/instruments",
+        "/api/instruments/*/parts",
+        "/api/library",
+        "/api/checks/*",
+        "/api/checks/*/demonstrations",
+        "/api/demonstrations/*",
+        "/api/lines/with-notes",
+        "/api/lines/*/notes",
+        "/api/lines/*/ladder",
+        "/api/lines/*/remarks",
+        "/api/lines/*/line.mid",
+        "/api/warm-up",
+        "/api/warm-up/part",
+        "/api/rail",
+        "/api/podium",
+        "/api/board",
+        "/api/hearing/choices",
+        "/api/hearing/run/*",
+    };
+
+    private static final String[] RECORDED_BY_EVERYBODY = {
+        "/api/attempts", "/api/attempts/batch", "/api/attempts/*/correction", "/api/pain-reports",
+    };
+
     @Bean
     CookieCsrfTokenRepository csrfTokens() {
         return CookieCsrfTokenRepository.withHttpOnlyFalse();
@@ -54,8 +87,16 @@ class SecurityConfig {
             throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
                         .permitAll()
-                        .requestMatchers("/api/**", "/v3/**")
+                        .requestMatchers(HttpMethod.POST, "/api/invitations/look", "/api/invitations/take")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET, FOR_EVERYBODY)
                         .authenticated()
+                        .requestMatchers(HttpMethod.POST, RECORDED_BY_EVERYBODY)
+                        .authenticated()
+                        .requestMatchers("/api/session", "/api/session/**")
+                        .authenticated()
+                        .requestMatchers("/api/**", "/v3/**")
+                        .hasAuthority(Right.SEE_EVERYBODY.name())
                         .requestMatchers("/actuator/health/**", "/actuator/health")
                         .permitAll()
                         .requestMatchers("/actuator/prometheus")
@@ -87,7 +128,7 @@ class SecurityConfig {
                                     HttpStatus.FORBIDDEN,
                                     stale
                                             ? "This page is out of date. Load it again; what you marked is kept."
-                                            : "Only a director can do this.");
+                                            : "This is not yours to see or change; ask your director.");
                         }));
         return http.build();
     }

@@ -1,10 +1,10 @@
 package vividroster.server.platform;
 
-import java.util.List;
 import java.util.UUID;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import vividroster.core.access.Role;
 
 /**
  * The person a request comes from and the programme all of its data must belong to; read anew with every request.
@@ -15,6 +15,10 @@ public record SignedIn(UUID programId, UUID accountId, String displayName, Role 
 
     Authentication authentication() {
         return UsernamePasswordAuthenticationToken.authenticated(
-                this, null, List.of(new SimpleGrantedAuthority("ROLE_" + role)));
+                this,
+                null,
+                role.rights().stream()
+                        .map(right -> new SimpleGrantedAuthority(right.name()))
+                        .toList());
     }
 }

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.server.account.Reaches;
 import vividroster.server.audit.Audit;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.podium.Podiums.PodiumView;
@@ -20,8 +21,10 @@ class PodiumController {
 
     private final Audit audit;
     private final Podiums podiums;
+    private final Reaches reaches;
 
-    PodiumController(Podiums podiums, Audit audit) {
+    PodiumController(Podiums podiums, Audit audit, Reaches reaches) {
+        this.reaches = reaches;
         this.audit = audit;
         this.podiums = podiums;
     }
@@ -34,13 +37,14 @@ class PodiumController {
             @AuthenticationPrincipal SignedIn person,
             @RequestParam(required = false) UUID classId,
             @RequestParam(required = false) LocalDate on) {
-        return podiums.rail(person.programId(), Optional.ofNullable(classId), Optional.ofNullable(on));
+        return podiums.rail(
+                person.programId(), Optional.ofNullable(classId), Optional.ofNullable(on), reaches.of(person));
     }
 
     @GetMapping("/podium")
     @Operation(operationId = "podium", summary = "The classes of a day: what to teach, whom to hear, how long it takes")
     PodiumView podium(@AuthenticationPrincipal SignedIn person, @RequestParam(required = false) LocalDate on) {
-        PodiumView podium = podiums.podium(person.programId(), Optional.ofNullable(on));
+        PodiumView podium = podiums.podium(person.programId(), Optional.ofNullable(on), reaches.of(person));
         podium.classes().stream()
                 .filter(c -> !c.pain().isEmpty())
                 .forEach(c -> audit.noteOnce(person, Audit.What.READ_PAIN_REPORTS, Optional.of(c.classId())));

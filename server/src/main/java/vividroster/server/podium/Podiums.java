@@ -28,6 +28,7 @@ import vividroster.core.progress.Pressing;
 import vividroster.core.progress.Pressing.Asked;
 import vividroster.core.progress.Pressing.Pressed;
 import vividroster.core.progress.Standing;
+import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.MeetingPattern.Meeting;
@@ -160,15 +161,15 @@ class Podiums {
 
     /** @param classId empty for all classes, then without progress */
     @Transactional(readOnly = true)
-    public RailView rail(UUID programId, Optional<UUID> classId, Optional<LocalDate> on) {
+    public RailView rail(UUID programId, Optional<UUID> classId, Optional<LocalDate> on, Reach reach) {
         LocalDate day = on.orElseGet(() -> office.today(programId));
         if (classId.isPresent()) {
             SectionScope tutti = new SectionScope.Tutti(classId.get());
-            List<Seat> seats = rosters.seatsOfStudentsIn(programId, tutti, day);
+            List<Seat> seats = reach.of(rosters.seatsOfStudentsIn(programId, tutti, day), catalog);
             return new RailView(sections(
                     runs.seated(programId, seats, tutti, day), progress.sheet(programId, Question.of(seats, day))));
         }
-        Map<InstrumentCode, Set<UUID>> students = rosters.seatsOn(programId, day).stream()
+        Map<InstrumentCode, Set<UUID>> students = reach.of(rosters.seatsOn(programId, day), catalog).stream()
                 .collect(Collectors.groupingBy(
                         Seat::instrument, Collectors.mapping(Seat::studentId, Collectors.toSet())));
         return new RailView(catalog.inScoreOrder().stream()
@@ -208,7 +209,7 @@ class Podiums {
             List<DueReview> reviews) {}
 
     @Transactional(readOnly = true)
-    public PodiumView podium(UUID programId, Optional<LocalDate> on) {
+    public PodiumView podium(UUID programId, Optional<LocalDate> on, Reach reach) {
         LocalDate day = on.orElseGet(() -> office.today(programId));
         SchoolYear year = office.year(programId, day);
         List<SchoolClass> all = rosters.classes(programId);
@@ -227,18 +228,24 @@ class Podiums {
                 year.isSchoolDay(day),
                 year.closedFor(day).orElse(null),
                 next.orElse(null),
-                meeting.isEmpty() ? List.of() : classes(programId, meeting, day));
+                meeting.isEmpty() ? List.of() : classes(programId, meeting, day, reach));
     }
 
-    private List<PodiumClass> classes(UUID programId, List<MeetingClass> meeting, LocalDate day) {
-        List<Seat> seats = rosters.seatsOfStudentsIn(
-                programId, meeting.stream().map(c -> c.schoolClass().id()).toList(), day);
+    private List<PodiumClass> classes(UUID programId, List<MeetingClass> meeting, LocalDate day, Reach reach) {
+        List<Seat> seats = reach.of(
+                rosters.seatsOfStudentsIn(
+                        programId,
+                        meeting.stream().map(c -> c.schoolClass().id()).toList(),
+                        day),
+                catalog);
         Sheet sheet = progress.sheet(programId, Question.of(seats, day));
         Map<UUID, List<Seated>> rows = runs.seatedByClass(programId, seats, day);
         List<OfClass> classes = meeting.stream()
+                .filter(c -> reach == Reach.EVERYBODY
+                        || rows.containsKey(c.schoolClass().id()))
                 .map(c -> ofClass(c, rows.getOrDefault(c.schoolClass().id(), List.of()), sheet, day))
                 .toList();
-        OfDay known = ofDay(programId, classes, sheet, day);
+        OfDay known = ofDay(programId, classes, sheet, day, reach);
         return classes.stream().map(c -> view(c, known)).toList();
     }
 
@@ -250,7 +257,7 @@ class Podiums {
         return new OfClass(c, rows, asked, Capped.of(open, Pressing.ON_PODIUM));
     }
 
-    private OfDay ofDay(UUID programId, List<OfClass> classes, Sheet sheet, LocalDate day) {
+    private OfDay ofDay(UUID programId, List<OfClass> classes, Sheet sheet, LocalDate day, Reach reach) {
         Map<UUID, String> names = new LinkedHashMap<>();
         classes.forEach(c -> c.rows()
                 .forEach(row -> names.put(row.student().id(), row.student().name())));
@@ -268,7 +275,7 @@ class Podiums {
                 library.lines(programId, taught),
                 runs.perStudent(
                         programId, heard.stream().map(sheet.milestones()::get).toList()),
-                painReports.open(programId, names.keySet()),
+                reach == Reach.EVERYBODY ? painReports.open(programId, names.keySet()) : List.of(),
                 reviews(programId, names, day));
     }
 

@@ -146,7 +146,7 @@ class ClassController {
 
     @PutMapping("/{classId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('DIRECT')")
     @Operation(
             operationId = "keepClass",
             summary = "Keep a class as it is typed, with its times of meeting; a new one under a new id")
@@ -176,7 +176,7 @@ class ClassController {
 
     @PostMapping("/{classId}/end")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('DIRECT')")
     @Operation(operationId = "endClass", summary = "End a class and its seats; what was passed stays")
     void end(
             @AuthenticationPrincipal SignedIn person,
@@ -187,7 +187,7 @@ class ClassController {
 
     @DeleteMapping("/{classId}/end")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('DIRECT')")
     @Operation(operationId = "goOnWithClass", summary = "Let a class that ended go on, with who sat in it to the end")
     void goOn(@AuthenticationPrincipal SignedIn person, @PathVariable UUID classId) {
         classes.goOn(person.programId(), classId);
@@ -202,7 +202,7 @@ class ClassController {
     record MergedView(int students) {}
 
     @PostMapping("/{classId}/merge")
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('DIRECT')")
     @Operation(
             operationId = "mergeClass",
             summary = "Move everybody of a class into another from a day; the class ends the day before")

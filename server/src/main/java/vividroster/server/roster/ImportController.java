@@ -32,7 +32,7 @@ import vividroster.server.platform.Uploads;
 
 @RestController
 @RequestMapping("/api/roster-import")
-@PreAuthorize("hasRole('DIRECTOR')")
+@PreAuthorize("hasAuthority('DIRECT')")
 class ImportController {
 
     private final Audit audit;

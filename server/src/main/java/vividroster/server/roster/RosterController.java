@@ -87,7 +87,7 @@ class RosterController {
 
     @PostMapping("/students/{studentId}/leave")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @PreAuthorize("hasRole('DIRECTOR')")
+    @PreAuthorize("hasAuthority('DIRECT')")
     @Operation(operationId = "leaveClass", summary = "End the seat a student holds in a class; what was passed stays")
     void leave(
             @AuthenticationPrincipal SignedIn person,

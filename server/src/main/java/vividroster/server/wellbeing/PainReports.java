@@ -7,7 +7,9 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.Seat;
+import vividroster.server.account.Reaches;
 import vividroster.server.office.Office;
 import vividroster.server.platform.ClientWrites;
 import vividroster.server.platform.Problem;
@@ -22,8 +24,18 @@ public class PainReports {
     private final PainQueries queries;
     private final Rosters rosters;
     private final Office office;
+    private final Reaches reaches;
+    private final InstrumentCatalog catalog;
 
-    PainReports(PainQueries queries, Rosters rosters, Office office, ClientWrites writes) {
+    PainReports(
+            PainQueries queries,
+            Rosters rosters,
+            Office office,
+            ClientWrites writes,
+            Reaches reaches,
+            InstrumentCatalog catalog) {
+        this.reaches = reaches;
+        this.catalog = catalog;
         this.writes = writes;
         this.queries = queries;
         this.rosters = rosters;
@@ -46,6 +58,9 @@ public class PainReports {
                 .filter(s -> s.classId().equals(classId))
                 .reduce((first, second) -> second)
                 .orElseThrow(() -> Problem.input("classId", "This student has no seat in that class."));
+        if (!reaches.of(person).holds(seat, catalog)) {
+            throw Problem.notAllowed("This student is none of yours; tell a director at once.");
+        }
         queries.insert(
                 programId,
                 new PainReport(
