@@ -42,6 +42,7 @@ const PartnerSetupPage = page(
   async () => (await import("../features/partners/PartnerSetupPage")).PartnerSetupPage,
 );
 const OrderSheetPage = page(async () => (await import("../features/season/OrderSheetPage")).OrderSheetPage);
+const FirstWeeksPage = page(async () => (await import("../features/season/FirstWeeksPage")).FirstWeeksPage);
 const PeriodPlanPage = page(async () => (await import("../features/podium/PeriodPlanPage")).PeriodPlanPage);
 const OfficePage = page(async () => (await import("../features/office/OfficePage")).OfficePage);
 
@@ -79,6 +80,7 @@ export function App() {
               <>
                 <Route path="/season" element={<SeasonPage director />} />
                 <Route path="/season/sheet" element={<OrderSheetPage />} />
+                <Route path="/season/first-weeks" element={<FirstWeeksPage />} />
                 <Route path="/library/checks/new" element={<CheckEditPage />} />
                 <Route path="/library/checks/:milestoneId/edit" element={<CheckEditPage />} />
                 <Route path="/library/books/:bookId/lines/new" element={<LineEditPage />} />

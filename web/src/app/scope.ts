@@ -1,5 +1,6 @@
 import { useCallback, useMemo } from "react";
 import { useNavigate, useSearchParams } from "react-router";
+import { shortDay } from "./days";
 import type { Family, ScopeRequest, SectionView } from "../api/types";
 
 /** Whom the screen is about: a class or all classes, and within it everybody, a family, an instrument or a division. */
@@ -85,6 +86,7 @@ export function scopeName(
   sections: readonly { instrument: string; plural: string }[],
   className: string,
 ): string {
+  if (scope.joinedSince) return `who joined ${className} since ${shortDay(scope.joinedSince)}`;
   if (scope.family) return familyNames[scope.family];
   if (scope.instrument) {
     const plural =

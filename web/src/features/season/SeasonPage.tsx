@@ -52,6 +52,14 @@ export function SeasonPage({ director }: { director: boolean }) {
           </Link>
         )}
         {director && (
+          <Link
+            className={`${looks.button} h-10 font-semibold`}
+            to={{ pathname: "/season/first-weeks", search: scopeSearch(search, {}) }}
+          >
+            First weeks
+          </Link>
+        )}
+        {director && (
           <Button look="primary" onClick={() => setOrdering(true)}>
             Order <Kbd>O</Kbd>
           </Button>

@@ -1,7 +1,7 @@
 import { at } from "../../api/at";
 import { queryOptions } from "@tanstack/react-query";
 import { get } from "../../api/http";
-import type { Order, OrderSheet } from "../../api/types";
+import type { FirstWeeks, Order, OrderSheet } from "../../api/types";
 
 export const ordersQuery = (classId: string | undefined) =>
   queryOptions({
@@ -22,4 +22,21 @@ export const orderSheetQuery = (classId: string | undefined, on: string | undefi
     queryKey: ["progress", "order-sheet", classId ?? "none", on ?? "today"],
     queryFn: () => get<OrderSheet>(at("/api/season/sheet", {}, { classId, on })),
     enabled: Boolean(classId),
+  });
+
+export interface FirstWeeksWish {
+  classId: string;
+  from?: string;
+  weeks: number;
+  bookId?: string;
+  linesAWeek: number;
+}
+
+export const firstWeeksQuery = (wish: FirstWeeksWish) =>
+  queryOptions({
+    queryKey: ["progress", "first-weeks", wish],
+    queryFn: () => get<FirstWeeks>(at("/api/season/first-weeks", {}, { ...wish })),
+    enabled: wish.classId !== "",
+    staleTime: Infinity,
+    retry: false,
   });

@@ -1,5 +1,6 @@
 package vividroster.core.roster;
 
+import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
 import vividroster.core.instrument.Family;
@@ -24,6 +25,7 @@ public sealed interface SectionScope {
             case Section section ->
                 section.classId().equals(classId) && section.instrument().equals(instrument.code());
             case InstrumentAcrossClasses across -> across.instrument().equals(instrument.code());
+            case Newcomers newcomers -> newcomers.classId().equals(classId);
         };
     }
 
@@ -51,6 +53,18 @@ public sealed interface SectionScope {
             return seat.classId().equals(classId)
                     && seat.instrument().equals(instrument)
                     && division.map(seat.division()::equals).orElse(true);
+        }
+    }
+
+    /**
+     * Those of a class who joined on a day or later: what the class was set before they came is set for them as a group.
+     *
+     * @param since inclusive
+     */
+    record Newcomers(UUID classId, LocalDate since) implements SectionScope {
+        @Override
+        public boolean holds(Seat seat, InstrumentCatalog catalog) {
+            return seat.classId().equals(classId) && !seat.startsOn().isBefore(since);
         }
     }
 

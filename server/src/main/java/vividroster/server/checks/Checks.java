@@ -1,5 +1,8 @@
 package vividroster.server.checks;
 
+import java.nio.charset.StandardCharsets;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -227,6 +230,47 @@ public class Checks implements WordedCriteria {
                 1,
                 check.passRule(),
                 check.asCriteria());
+    }
+
+    /**
+     * A check for the first weeks: of the programme's shelf, or a starter that is not on it yet.
+     *
+     * @param id of the milestone, or made for a starter
+     * @param milestoneId empty for a starter that is not on the shelf yet
+     * @param after checks the director put before it; empty when that is inferred
+     */
+    public record FirstCheck(UUID id, Optional<UUID> milestoneId, TechniqueCheck check, Optional<List<UUID>> after) {
+
+        public Prerequisites.Place<UUID> place() {
+            return new Prerequisites.Place<>(id, check.topic(), check.instruments(), after.map(LinkedHashSet::new));
+        }
+    }
+
+    /**
+     * The checks a class of these instruments begins with, in teaching order: the programme's own, and the starters it has
+     * not taken, but for those that another school teaches later.
+     */
+    @Transactional(readOnly = true)
+    public List<FirstCheck> firstChecks(UUID programId, Collection<InstrumentCode> instruments) {
+        Set<UUID> retired = library.retired(programId);
+        List<Kept> kept = allKept(programId);
+        SchoolChoices choices = choices(programId);
+        Set<String> taken = kept.stream().map(k -> k.check().key()).collect(Collectors.toSet());
+        Stream<FirstCheck> own = kept.stream()
+                .filter(k -> !retired.contains(k.milestone().id()))
+                .map(k -> new FirstCheck(
+                        k.milestone().id(), Optional.of(k.milestone().id()), k.check(), k.after()));
+        Stream<FirstCheck> starting = starters.values().stream()
+                .filter(check -> !taken.contains(check.key()) && !Schools.taughtLater(check.key(), choices))
+                .map(check -> new FirstCheck(
+                        UUID.nameUUIDFromBytes(check.key().getBytes(StandardCharsets.UTF_8)),
+                        Optional.empty(),
+                        check,
+                        Optional.empty()));
+        return Stream.concat(own, starting)
+                .filter(first -> instruments.stream().anyMatch(first.check()::isFor))
+                .sorted(Comparator.comparing(first -> first.check().topic()))
+                .toList();
     }
 
     /** Title of a starter; empty where the key names none. */

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import vividroster.core.curriculum.School;
+import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.hands.Sticking;
 import vividroster.core.music.Spelling;
@@ -58,7 +59,11 @@ public final class Schools {
     /** Rewords the checks for the tongue too. */
     static final School<Boolean> ONE_SYLLABLE = School.whether("articulation-words", "one-syllable", "by-style");
 
+    /** Rewords the loosening exercises too. */
+    static final School<Boolean> VIBRATO_LATER = School.whether("vibrato", "later", "early");
+
     static final List<School<?>> ALL = List.of(
+            VIBRATO_LATER,
             HORN_BUILD,
             LOW_HORN,
             HIGH_SAXOPHONES,
@@ -80,6 +85,15 @@ public final class Schools {
             ONE_SYLLABLE);
 
     private Schools() {}
+
+    /** Whether a starter check waits until long after the first weeks under these schools. */
+    static boolean taughtLater(String starterKey, SchoolChoices choices) {
+        return switch (starterKey) {
+            case "vibrato-loosening" -> choices.of(VIBRATO_LATER);
+            case "upper-fourth" -> choices.of(FOURTH_FINGER) == FourthFinger.LATER;
+            default -> false;
+        };
+    }
 
     /** Among the fingering charts of an instrument. */
     private static School<String> charts(String question, String... choices) {

@@ -19,7 +19,6 @@ import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import vividroster.core.instrument.Family;
-import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
@@ -32,6 +31,7 @@ class OrderQueries {
 
     private static final String SELECT = """
             select o.id, o.milestone_id, o.set_on, o.due_on, o.evidence, s.class_id, s.family, s.instrument, s.division,
+                   s.joined_since,
                    exists (select 1 from order_carry c where c.program_id = o.program_id and c.order_id = o.id) as carries
             from milestone_order o
             join order_scope s on s.program_id = o.program_id and s.order_id = o.id
@@ -142,8 +142,8 @@ class OrderQueries {
         for (SectionScope scope : order.scopes()) {
             ScopeRequest columns = ScopeRequest.of(scope);
             jdbc.sql("""
-                    insert into order_scope (program_id, order_id, ordinal, class_id, family, instrument, division)
-                    values (:programId, :orderId, :ordinal, :classId, :family, :instrument, :division)
+                    insert into order_scope (program_id, order_id, ordinal, class_id, family, instrument, division, joined_since)
+                    values (:programId, :orderId, :ordinal, :classId, :family, :instrument, :division, :joinedSince)
                     """)
                     .param("programId", programId)
                     .param("orderId", order.id())
@@ -158,6 +158,7 @@ class OrderQueries {
                                     ? null
                                     : columns.instrument().value())
                     .param("division", columns.division())
+                    .param("joinedSince", columns.joinedSince(), java.sql.Types.DATE)
                     .update();
         }
         insertCarried(programId, order);
@@ -169,8 +170,9 @@ class OrderQueries {
         return order.scopes().stream()
                 .map(ScopeRequest::of)
                 .map(scope -> Stream.of(scope.classId(), scope.family(), scope.instrument(), scope.division())
-                        .map(part -> Objects.toString(part, ""))
-                        .collect(Collectors.joining("/")))
+                                .map(part -> Objects.toString(part, ""))
+                                .collect(Collectors.joining("/"))
+                        + (scope.joinedSince() == null ? "" : "/since " + scope.joinedSince()))
                 .sorted()
                 .distinct()
                 .collect(Collectors.joining(","));
@@ -283,19 +285,14 @@ class OrderQueries {
     private static Row row(ResultSet row, int n) throws SQLException {
         Set<Evidence> evidence = EnumSet.noneOf(Evidence.class);
         Rows.texts(row, "evidence").forEach(name -> evidence.add(Evidence.valueOf(name)));
-        UUID classId = Rows.id(row, "class_id");
         String family = row.getString("family");
-        Optional<InstrumentCode> instrument = Rows.maybeInstrument(row, "instrument");
-        SectionScope scope;
-        if (classId == null) {
-            scope = new SectionScope.InstrumentAcrossClasses(instrument.orElseThrow());
-        } else if (family != null) {
-            scope = new SectionScope.FamilyOfClass(classId, Family.valueOf(family));
-        } else if (instrument.isPresent()) {
-            scope = new SectionScope.Section(classId, instrument.get(), Optional.ofNullable(row.getString("division")));
-        } else {
-            scope = new SectionScope.Tutti(classId);
-        }
+        SectionScope scope = new ScopeRequest(
+                        Rows.id(row, "class_id"),
+                        family == null ? null : Family.valueOf(family),
+                        Rows.maybeInstrument(row, "instrument").orElse(null),
+                        row.getString("division"),
+                        Rows.maybeDay(row, "joined_since").orElse(null))
+                .toScope();
         return new Row(
                 Rows.id(row, "id"),
                 Rows.id(row, "milestone_id"),

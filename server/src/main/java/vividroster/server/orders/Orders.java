@@ -158,6 +158,7 @@ public class Orders {
             case SectionScope.Tutti tutti -> rosters.schoolClass(programId, tutti.classId());
             case SectionScope.FamilyOfClass family -> rosters.schoolClass(programId, family.classId());
             case SectionScope.Section section -> rosters.schoolClass(programId, section.classId());
+            case SectionScope.Newcomers newcomers -> rosters.schoolClass(programId, newcomers.classId());
             case SectionScope.InstrumentAcrossClasses all -> {}
         }
     }

@@ -68,6 +68,7 @@ public class Rosters implements LetterUsers {
             case SectionScope.Tutti tutti -> tutti.classId();
             case SectionScope.FamilyOfClass family -> family.classId();
             case SectionScope.Section section -> section.classId();
+            case SectionScope.Newcomers newcomers -> newcomers.classId();
             case SectionScope.InstrumentAcrossClasses all -> null;
         };
         String division = scope instanceof SectionScope.Section section

@@ -1,5 +1,6 @@
 package vividroster.server.roster;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -13,16 +14,28 @@ import vividroster.server.platform.Problem;
 
 /**
  * Whole sections as the API names them: a class alone is tutti, with a family or an instrument (and division) a part
- * of it; an instrument without a class is that instrument in every class.
+ * of it; an instrument without a class is that instrument in every class; joined since a day, who came to a class then or
+ * later.
  */
 public record ScopeRequest(
         @Absent UUID classId,
         @Absent Family family,
         @Absent InstrumentCode instrument,
-        @Absent String division) {
+        @Absent String division,
+        @Absent LocalDate joinedSince) {
+
+    public ScopeRequest(UUID classId, Family family, InstrumentCode instrument, String division) {
+        this(classId, family, instrument, division, null);
+    }
 
     /** @throws Problem when the parts do not name a section */
     public SectionScope toScope() {
+        if (joinedSince != null) {
+            if (classId == null || family != null || instrument != null) {
+                throw Problem.input("joinedSince", "Who joined since a day is asked of a whole class.");
+            }
+            return new SectionScope.Newcomers(classId, joinedSince);
+        }
         if (family != null && instrument != null) {
             throw Problem.input("family", "Choose a family or an instrument, not both.");
         }
@@ -50,6 +63,8 @@ public record ScopeRequest(
                         null,
                         section.instrument(),
                         section.division().orElse(null));
+            case SectionScope.Newcomers newcomers ->
+                new ScopeRequest(newcomers.classId(), null, null, null, newcomers.since());
             case SectionScope.InstrumentAcrossClasses all -> new ScopeRequest(null, null, all.instrument(), null);
         };
     }
@@ -58,6 +73,7 @@ public record ScopeRequest(
     static List<InstrumentCode> instruments(SectionScope scope, InstrumentCatalog catalog) {
         return switch (scope) {
             case SectionScope.Tutti tutti -> List.of();
+            case SectionScope.Newcomers newcomers -> List.of();
             case SectionScope.FamilyOfClass part ->
                 catalog.inScoreOrder().stream()
                         .filter(i -> i.family() == part.family())
