@@ -1,11 +1,14 @@
 import { useQuery } from "@tanstack/react-query";
 import clsx from "clsx";
-import type { KeyboardEvent } from "react";
+import { useState, type KeyboardEvent } from "react";
 import type { FirstWeeks } from "../../api/types";
 import { shortDay, weekday } from "../../app/days";
 import { instrumentsQuery } from "../../app/queries";
 import { topicNames } from "../library/starterShelf";
-import { byTopic, minutesOf, type FirstThing } from "./firstWeeks";
+import { byTopic, minutesOf, ownWays, type FirstThing } from "./firstWeeks";
+
+type Move = (orderIds: readonly string[], step: number) => void;
+type Drop = (orderIds: readonly string[], name: string) => void;
 
 /** One week: its minutes, and what stands in it by topic; a thing moves by its arrows or by the arrow keys. */
 export function FirstWeekRow({
@@ -20,8 +23,8 @@ export function FirstWeekRow({
   things: readonly FirstThing[];
   first: boolean;
   last: boolean;
-  onMove: (orderId: string, step: number) => void;
-  onDrop: (thing: FirstThing) => void;
+  onMove: Move;
+  onDrop: Drop;
 }) {
   const wanted = minutesOf(things);
   const over = wanted > week.minutes;
@@ -47,18 +50,7 @@ export function FirstWeekRow({
         {byTopic(things).map(([topic, members]) => (
           <div key={topic ?? "lines"} className="grid gap-x-3 sm:grid-cols-[7.5rem_1fr]">
             <span className="small soft pt-0.5">{topic ? topicNames[topic] : "Lines"}</span>
-            <ul className="flex flex-wrap gap-1.5">
-              {members.map((thing) => (
-                <Thing
-                  key={thing.orderId}
-                  thing={thing}
-                  first={first}
-                  last={last}
-                  onMove={(step) => onMove(thing.orderId, step)}
-                  onDrop={() => onDrop(thing)}
-                />
-              ))}
-            </ul>
+            <Things members={members} first={first} last={last} onMove={onMove} onDrop={onDrop} />
           </div>
         ))}
       </div>
@@ -66,27 +58,74 @@ export function FirstWeekRow({
   );
 }
 
+interface Edges {
+  first: boolean;
+  last: boolean;
+  onMove: Move;
+  onDrop: Drop;
+}
+
+/** The things of a topic: what sections do each in their own way moves together until it is opened. */
+function Things({ members, ...edges }: { members: readonly FirstThing[] } & Edges) {
+  const [open, setOpen] = useState(false);
+  const instruments = useQuery(instrumentsQuery);
+  const namesOf = (thing: FirstThing) =>
+    thing.sections.map((code) => instruments.data?.find((i) => i.code === code)?.name.toLowerCase() ?? code);
+  const [alone, own] = ownWays(members);
+  return (
+    <ul className="flex flex-wrap gap-1.5">
+      {(open ? members : alone).map((thing) => {
+        const names = namesOf(thing);
+        return (
+          <Thing
+            key={thing.orderId}
+            title={thing.title}
+            about={names.length > 2 ? `${names.length} sections` : names.join(", ")}
+            label={[names.length > 0 && `for ${names.join(", ")}`, thing.why]}
+            why={thing.why}
+            orderIds={[thing.orderId]}
+            {...edges}
+          />
+        );
+      })}
+      {!open && own.length > 0 && (
+        <Thing
+          title="by instrument"
+          about={`${own.length} checks`}
+          label={[own.map((thing) => thing.title).join(", "), "Enter opens it"]}
+          why={own.map((thing) => thing.title).join("\n")}
+          orderIds={own.map((thing) => thing.orderId)}
+          onOpen={() => setOpen(true)}
+          {...edges}
+        />
+      )}
+    </ul>
+  );
+}
+
 function Thing({
-  thing,
+  title,
+  about,
+  label,
+  why,
+  orderIds,
   first,
   last,
   onMove,
   onDrop,
+  onOpen,
 }: {
-  thing: FirstThing;
-  first: boolean;
-  last: boolean;
-  onMove: (step: number) => void;
-  onDrop: () => void;
-}) {
-  const instruments = useQuery(instrumentsQuery);
-  const names = thing.sections.map(
-    (code) => instruments.data?.find((i) => i.code === code)?.name.toLowerCase() ?? code,
-  );
+  title: string;
+  about: string;
+  label: readonly (string | false | undefined)[];
+  why?: string;
+  orderIds: readonly string[];
+  onOpen?: () => void;
+} & Edges) {
   const onKey = (event: KeyboardEvent) => {
     const step = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 }[event.key];
-    if (step) onMove(step);
-    else if (event.key === "Delete" || event.key === "Backspace") onDrop();
+    if (step) onMove(orderIds, step);
+    else if (event.key === "Delete" || event.key === "Backspace") onDrop(orderIds, title);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -94,32 +133,26 @@ function Thing({
   const press = "hover:bg-base-300 rounded px-1 disabled:opacity-30";
   return (
     <li
-      title={thing.why}
+      title={why}
       className="hairline flex items-center gap-0.5 rounded-lg border-[1.5px] py-0.5 pr-1 pl-2.5 text-[0.95rem]"
     >
       <button
         type="button"
         className="text-left"
-        aria-label={[
-          thing.title,
-          names.length > 0 && `for ${names.join(", ")}`,
-          thing.why,
-          "arrow keys move it, Delete leaves it out",
-        ]
-          .filter(Boolean)
-          .join("; ")}
+        aria-expanded={onOpen ? false : undefined}
+        aria-label={[title, ...label, "arrow keys move it, Delete leaves it out"].filter(Boolean).join("; ")}
+        onClick={onOpen}
         onKeyDown={onKey}
       >
-        {thing.title}
-        {names.length > 0 && names.length <= 2 && <span className="small soft"> {names.join(", ")}</span>}
-        {names.length > 2 && <span className="small soft"> {names.length} sections</span>}
+        {title}
+        {about && <span className="small soft"> {about}</span>}
       </button>
       <button
         type="button"
         className={press}
         disabled={first}
-        aria-label={`${thing.title} a week earlier`}
-        onClick={() => onMove(-1)}
+        aria-label={`${title} a week earlier`}
+        onClick={() => onMove(orderIds, -1)}
       >
         ↑
       </button>
@@ -127,12 +160,17 @@ function Thing({
         type="button"
         className={press}
         disabled={last}
-        aria-label={`${thing.title} a week later`}
-        onClick={() => onMove(1)}
+        aria-label={`${title} a week later`}
+        onClick={() => onMove(orderIds, 1)}
       >
         ↓
       </button>
-      <button type="button" className={press} aria-label={`Leave ${thing.title} out`} onClick={onDrop}>
+      <button
+        type="button"
+        className={press}
+        aria-label={`Leave ${title} out`}
+        onClick={() => onDrop(orderIds, title)}
+      >
         ×
       </button>
     </li>

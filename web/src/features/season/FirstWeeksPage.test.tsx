@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { draw, Refusal, server, type Sent } from "../../test/render";
 import type { FirstOrders, FirstWeeks } from "../../api/types";
-import { byTopic, draftOf, minutesOf, moved, ordersOf, weekOf, without } from "./firstWeeks";
+import { byTopic, draftOf, minutesOf, moved, ordersOf, ownWays, weekOf, without } from "./firstWeeks";
 import { FirstWeeksPage } from "./FirstWeeksPage";
 
 afterEach(() => {
@@ -45,15 +45,23 @@ describe("the first weeks while they are left as one wants", () => {
   it("a thing moves within the weeks and is left out", () => {
     const draft = draftOf(proposal);
     const id = draft[0]![0]!.orderId;
-    expect(weekOf(moved(draft, id, 1), id)).toBe(1);
-    expect(moved(draft, id, -1)).toBe(draft);
-    expect(weekOf(without(draft, id), id)).toBe(-1);
+    expect(weekOf(moved(draft, [id], 1), id)).toBe(1);
+    expect(moved(draft, [id], -1)).toBe(draft);
+    expect(weekOf(without(draft, [id]), id)).toBe(-1);
     expect(minutesOf(draft[0]!)).toBe(20);
+  });
+
+  it("what sections do each in their own way moves together", () => {
+    const [tall, one] = draftOf(proposal)[0]!;
+    const two = { ...one!, orderId: "two", sections: ["trumpet"] };
+    expect(ownWays([tall!, one!])).toEqual([[tall, one], []]);
+    expect(ownWays([tall!, one!, two])).toEqual([[tall], [one, two]]);
+    expect(moved([[tall!, one!, two], []], [one!.orderId, "two"], 1)).toEqual([[tall], [one, two]]);
   });
 
   it("becomes orders of its weeks, each thing by what it is", () => {
     const draft = draftOf(proposal);
-    const late = moved(draft, draft[0]![0]!.orderId, 1);
+    const late = moved(draft, [draft[0]![0]!.orderId], 1);
     const orders = ordersOf(proposal, late).orders;
     expect(
       orders.map(({ starterKey, milestoneId, setOn, dueOn }) => [starterKey ?? milestoneId, setOn, dueOn]),

@@ -132,9 +132,9 @@ function Weeks({ proposal }: { proposal: FirstWeeks }) {
         <div className="mb-4">
           <Band label="New in the class">
             <p className="grow">
-              <b>{proposal.newcomers.names.join(", ")}</b> came after{" "}
-              {counted(proposal.newcomers.milestones, "check")} {proposal.className} was set (since{" "}
-              {shortDay(proposal.newcomers.since)}).
+              <b>{proposal.newcomers.names.join(", ")}</b> joined {proposal.className} on{" "}
+              {shortDay(proposal.newcomers.since)} or later, after{" "}
+              {counted(proposal.newcomers.milestones, "check was", "checks were")} due.
             </p>
             <Button small look="primary" disabled={newcomers.isPending} onClick={() => newcomers.mutate()}>
               Next Monday they begin with the same
@@ -157,11 +157,11 @@ function Weeks({ proposal }: { proposal: FirstWeeks }) {
             things={draft[i] ?? []}
             first={i === 0}
             last={i === draft.length - 1}
-            onMove={(orderId, step) => setDraft(moved(draft, orderId, step))}
-            onDrop={(thing) => {
+            onMove={(orderIds, step) => setDraft(moved(draft, orderIds, step))}
+            onDrop={(orderIds, name) => {
               const before = draft;
-              setDraft(without(draft, thing.orderId));
-              toast(`${thing.title} left out`, () => setDraft(before));
+              setDraft(without(draft, orderIds));
+              toast(`${name} left out`, () => setDraft(before));
             }}
           />
         ))}

@@ -40,19 +40,19 @@ export const draftOf = (proposal: FirstWeeks): FirstDraft =>
     })),
   ]);
 
-/** A thing some weeks earlier or later; at the edge it stays. */
-export function moved(draft: FirstDraft, orderId: string, step: number): FirstDraft {
-  const from = draft.findIndex((week) => week.some((thing) => thing.orderId === orderId));
+/** Things of one week some weeks earlier or later; at the edge they stay. */
+export function moved(draft: FirstDraft, orderIds: readonly string[], step: number): FirstDraft {
+  const from = draft.findIndex((week) => week.some((thing) => thing.orderId === orderIds[0]));
   const to = from + step;
-  const thing = draft[from]?.find((one) => one.orderId === orderId);
-  if (!thing || to < 0 || to >= draft.length) return draft;
+  const things = draft[from]?.filter((one) => orderIds.includes(one.orderId)) ?? [];
+  if (things.length === 0 || to < 0 || to >= draft.length) return draft;
   return draft.map((week, i) =>
-    i === from ? week.filter((one) => one !== thing) : i === to ? [...week, thing] : week,
+    i === from ? week.filter((one) => !things.includes(one)) : i === to ? [...week, ...things] : week,
   );
 }
 
-export const without = (draft: FirstDraft, orderId: string): FirstDraft =>
-  draft.map((week) => week.filter((thing) => thing.orderId !== orderId));
+export const without = (draft: FirstDraft, orderIds: readonly string[]): FirstDraft =>
+  draft.map((week) => week.filter((thing) => !orderIds.includes(thing.orderId)));
 
 /** What week a thing stands in, from 0. */
 export const weekOf = (draft: FirstDraft, orderId: string) =>
@@ -76,6 +76,12 @@ export function byTopic(things: readonly FirstThing[]): [FirstThing["topic"], Fi
   const groups = new Map<FirstThing["topic"], FirstThing[]>();
   things.forEach((thing) => groups.set(thing.topic, [...(groups.get(thing.topic) ?? []), thing]));
   return [...groups].toSorted(([a], [b]) => Number(a === undefined) - Number(b === undefined));
+}
+
+/** What sections do each in their own way is one thing to move until it is opened; alone it stands for itself. */
+export function ownWays(things: readonly FirstThing[]): [alone: FirstThing[], own: FirstThing[]] {
+  const own = things.filter((thing) => thing.sections.length > 0);
+  return own.length < 2 ? [[...things], []] : [things.filter((thing) => !own.includes(thing)), own];
 }
 
 /** Minutes the checks of a week take, as it was left. */

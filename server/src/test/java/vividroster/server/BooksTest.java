@@ -67,7 +67,7 @@ class BooksTest {
         assertThat(director.put("/api/books/" + school.id("line"), Map.of("title", "X", "notesKept", true))
                         .status())
                 .isEqualTo(404);
-        assertThat(school.assistant()
+        assertThat(school.substitute()
                         .post("/api/books", Map.of("title", "X", "notesKept", true))
                         .status())
                 .isEqualTo(403);

@@ -299,7 +299,7 @@ class CheckEditingTest {
     @Test
     void onlyDirectorsWriteChecks() {
         String id = write(draft("Reach", ALL, "Shoulder low"));
-        ApiClient assistant = school.assistant();
+        ApiClient assistant = school.substitute();
         assertThat(assistant.post("/api/checks", draft("Mine", ALL, "x")).status())
                 .isEqualTo(403);
         assertThat(assistant.get("/api/checks/" + id + "/draft").status()).isEqualTo(403);

@@ -110,7 +110,7 @@ class ChecksTest {
         assertThat(none.sentence()).contains("has no choice \"in-the-pocket\"; it has hangs-free, wraps-beside");
         assertThat(director.post("/api/schools/nothing", Map.of("choice", "x")).status())
                 .isEqualTo(404);
-        assertThat(school.assistant()
+        assertThat(school.substitute()
                         .post("/api/schools/sitting", Map.of("choice", "hips-back"))
                         .status())
                 .isEqualTo(403);

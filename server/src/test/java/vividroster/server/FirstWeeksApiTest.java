@@ -224,7 +224,7 @@ class FirstWeeksApiTest {
         System.arraycopy(wav(), 0, large, 0, 20);
         assertThat(director.upload(address, "long.wav", large, Map.of()).sentence())
                 .isEqualTo("\"long.wav\" is larger than 10 MB; cut the clip or lower its quality.");
-        assertThat(school.assistant()
+        assertThat(school.substitute()
                         .upload(address, "tone.wav", wav(), Map.of())
                         .status())
                 .isEqualTo(403);

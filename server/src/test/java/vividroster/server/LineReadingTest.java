@@ -105,7 +105,7 @@ class LineReadingTest {
                 .isEqualTo("Keep it under 400 characters; it is 401.");
         assertThat(director.put(line + "/remarks/kazoo", Map.of("tip", "x")).status())
                 .isEqualTo(422);
-        assertThat(school.assistant()
+        assertThat(school.substitute()
                         .put(line + "/remarks/any", Map.of("tip", "x"))
                         .status())
                 .isEqualTo(403);

@@ -102,7 +102,7 @@ class LinesTest {
     void aLineOfFactsAloneSaysSo() {
         assertThat(director.get("/api/lines/" + school.id("line 2") + "/notes").sentence())
                 .isEqualTo("Only facts are kept of this line, no notes.");
-        assertThat(school.assistant()
+        assertThat(school.substitute()
                         .post("/api/lines/" + school.id("line 2") + "/notes", Map.of("abc", ABC))
                         .status())
                 .isEqualTo(403);

@@ -185,7 +185,7 @@ class TeachingSenseTest {
         assertThat(texts(harmony.path("fingers").get(1), "name")).containsExactly("E", "E");
         assertThat(director.post(line + "/parts/flute/2/milestone", Map.of()).sentence())
                 .isEqualTo("This line has no such part of its own.");
-        assertThat(school.assistant()
+        assertThat(school.substitute()
                         .post(line + "/parts/trumpet/2/milestone", Map.of())
                         .status())
                 .isEqualTo(403);

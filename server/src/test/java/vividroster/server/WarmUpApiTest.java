@@ -73,7 +73,7 @@ class WarmUpApiTest {
                 .isFalse();
         assertThat(director.delete(ofClass).status()).isEqualTo(204);
         assertThat(director.get(ofClass).json().path("kept").asBoolean()).isFalse();
-        assertThat(school.assistant().put(ofClass, own).status()).isEqualTo(403);
+        assertThat(school.substitute().put(ofClass, own).status()).isEqualTo(403);
     }
 
     @Test

@@ -29,6 +29,12 @@ public record Milestone(
         List<Criterion> criteria,
         Map<Integer, PassRule> earlierRules) {
 
+    /** The same under another title, as its next version; what was heard against this one stays. */
+    public Milestone renamed(String other) {
+        return new Milestone(
+                id, kind, shortName, other, instrumentFree, appliesTo, version + 1, passRule, criteria, earlierRules);
+    }
+
     public Milestone {
         appliesTo = Set.copyOf(appliesTo);
         criteria = List.copyOf(criteria);

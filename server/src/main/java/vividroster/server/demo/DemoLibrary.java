@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
 import vividroster.core.curriculum.Belt;
@@ -35,6 +36,8 @@ import vividroster.server.platform.Ids;
 
 /** Puts the demo's book, checks, tests and belts on the shelves. */
 final class DemoLibrary {
+
+    static final String TITLE = "Tideline Method";
 
     private final Library library;
     private final Checks checks;
@@ -74,11 +77,26 @@ final class DemoLibrary {
             UUID accountId) {
         DemoLibrary demo = new DemoLibrary(library, checks, notations, remarks, catalog, programId, accountId);
         demo.checks();
-        demo.lines();
+        demo.lines(row -> true);
         demo.remarks();
         demo.tests();
         demo.belts();
         return demo.byKey;
+    }
+
+    /** One volume of the book that ships, with its notes and remarks, behind everything on the shelf. @return its lines */
+    static int shelve(
+            Library library,
+            LineNotations notations,
+            LineRemarks remarks,
+            UUID programId,
+            UUID accountId,
+            String volume) {
+        DemoLibrary shelf = new DemoLibrary(library, null, notations, remarks, null, programId, accountId);
+        shelf.shelfOrder = library.lastShelfOrder(programId);
+        shelf.lines(row -> row.get("volume").equals(volume));
+        shelf.remarks();
+        return shelf.byKey.size();
     }
 
     private Milestone keep(String key, Milestone milestone) {
@@ -119,11 +137,14 @@ final class DemoLibrary {
         }
     }
 
-    private void lines() {
+    private void lines(Predicate<CSVRecord> wanted) {
         Map<String, Book> volumes = new HashMap<>();
         for (CSVRecord row : DemoFiles.rows("lines")) {
+            if (!wanted.test(row)) {
+                continue;
+            }
             Book book = volumes.computeIfAbsent(row.get("volume"), volume -> {
-                Book added = new Book(Ids.next(), "Tideline Method", volume, true);
+                Book added = new Book(Ids.next(), TITLE, volume, true);
                 library.addBook(programId, added);
                 return added;
             });
@@ -148,6 +169,9 @@ final class DemoLibrary {
 
     private void remarks() {
         for (CSVRecord row : DemoFiles.rows("remarks")) {
+            if (!byKey.containsKey(row.get("line"))) {
+                continue;
+            }
             remarks.put(
                     programId,
                     accountId,

@@ -187,6 +187,12 @@ public class Library {
         return shelves.findLastLineNumber(programId, bookId) + 1;
     }
 
+    /** The place of what stands last on the shelf; 0 where it is empty. */
+    @Transactional(readOnly = true)
+    public int lastShelfOrder(UUID programId) {
+        return shelves.findLastShelfOrder(programId);
+    }
+
     /** Puts a line behind everything that stands on the shelf. */
     @Transactional
     public void addLineAtEnd(UUID programId, Milestone milestone, LineFacts line) {
