@@ -102,11 +102,14 @@ if [ -s "$VIVID_FIRST_SIGN_IN" ]; then
   cat "$VIVID_FIRST_SIGN_IN"
   rm -f "$VIVID_FIRST_SIGN_IN"
 fi
-if [ "${VIVID_DEMO:-yes}" != no ]; then
+# The published passwords work on this machine alone.
+if [ "${VIVID_DEMO:-yes}" != no ] && [[ "${VIVID_ADDRESS:-127.0.0.1}" =~ ^(127\.|::1$|localhost$) ]]; then
   demo=$(awk -F, 'NR>1 {printf "  %-8s password %-18s (%s)\n", $1, $4, tolower($3)}' demo/people.csv)
 fi
 echo "Vivid Roster is ready at http://127.0.0.1:$PORT"
 [ -n "${demo:-}" ] && echo "Demo sign-in:" && echo "$demo"
+[ -z "${demo:-}" ] && [ "${VIVID_DEMO:-yes}" != no ] &&
+  echo "Others can reach this address, so the demo's published passwords are closed: ./vivid reset-password odalys gives one."
 echo "Ctrl-C stops it."
 
 # While it runs: a PostgreSQL that died is started again as it was, and every night has its copy.

@@ -22,5 +22,7 @@ begin
     execute 'revoke execute on function rebuild_attempt_trails(uuid, uuid, uuid) from public';
     execute 'revoke execute on function erase_words_of_student(uuid, uuid, uuid) from public';
     execute format('grant execute on function erase_words_of_student(uuid, uuid, uuid) to %I', app);
+    execute 'revoke execute on function throw_away_aside(uuid) from public';
+    execute format('grant execute on function throw_away_aside(uuid) to %I', app);
 end
 $grants$;

@@ -334,7 +334,7 @@ class HardEdgeTest {
     @Test
     void filesAreAnalysedForThoseWhoMayKeepLines() {
         byte[] line = "X:1\nT:a\nM:4/4\nL:1/4\nK:C\nCDEF|\n".getBytes(StandardCharsets.UTF_8);
-        assertThat(school.assistant()
+        assertThat(school.substitute()
                         .upload("/api/lines/analysis", "a.abc", line, Map.of())
                         .status())
                 .isEqualTo(403);

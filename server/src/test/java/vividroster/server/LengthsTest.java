@@ -31,6 +31,8 @@ class LengthsTest {
             "account_section.family",
             "account_section.instrument",
             "client_write.kind",
+            "start_step.kept_as",
+            "start_step.step",
             "invitation.role",
             "demonstration.media_type",
             "demonstration.shows",

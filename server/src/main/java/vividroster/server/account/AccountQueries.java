@@ -145,6 +145,14 @@ class AccountQueries {
     /** @param disabled whether it may not sign in any more */
     record PersonRow(UUID id, String signInName, String displayName, Role role, boolean disabled) {}
 
+    /** Invitations that nobody used or took back. */
+    int countInvited(UUID programId) {
+        return jdbc.sql("""
+                        select count(*) from invitation
+                        where program_id = :programId and used_at is null and withdrawn_at is null
+                        """).param("programId", programId).query(Integer.class).single();
+    }
+
     /** False when the sign-in name is taken. */
     boolean insert(UUID programId, UUID id, String signInName, String displayName, Role role, String passwordHash) {
         return jdbc.sql("""

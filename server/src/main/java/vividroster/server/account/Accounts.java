@@ -114,6 +114,48 @@ public class Accounts implements SignedInPeople {
         queries.putPassword(programId, accountId, encoder.encode(password));
     }
 
+    /** Another password in place of one that everybody can read, where an account still has it. */
+    @Transactional
+    public void replacePublished(String signInName, String published, String password) {
+        queries.findBySignInName(fold(signInName))
+                .filter(row -> encoder.matches(published, row.passwordHash()))
+                .ifPresent(row -> queries.putPassword(
+                        row.person().programId(), row.person().accountId(), encoder.encode(password)));
+    }
+
+    /**
+     * A new password for whoever signs in by a name, as the shell of the server gives it; all their sessions end.
+     *
+     * @return whose it is, by the name that is shown; empty where nobody signs in by it
+     */
+    @Transactional
+    public Optional<String> resetPassword(String signInName, String password) {
+        Optional<AccountQueries.AccountRow> row = queries.findBySignInName(fold(signInName));
+        row.ifPresent(found ->
+                queries.putPassword(found.person().programId(), found.person().accountId(), encoder.encode(password)));
+        return row.map(found -> found.person().displayName());
+    }
+
+    /** How many there are besides a first one, and how many are invited. */
+    @Transactional(readOnly = true)
+    public int othersOf(UUID programId) {
+        return (int) queries.findAll(programId).stream()
+                        .filter(person -> !person.disabled())
+                        .count()
+                - 1
+                + queries.countInvited(programId);
+    }
+
+    /** The first director of a programme. */
+    @Transactional(readOnly = true)
+    public SignedIn anyDirector(UUID programId) {
+        return queries.findAll(programId).stream()
+                .filter(person -> person.role() == Role.DIRECTOR && !person.disabled())
+                .findFirst()
+                .map(person -> signedIn(programId, person.id()))
+                .orElseThrow(() -> Problem.notFound("Nobody directs this programme."));
+    }
+
     /** Ends all sessions of a person. */
     @Transactional
     void signOutEverywhere(UUID programId, UUID accountId) {

@@ -2,6 +2,7 @@ package vividroster.server.account;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfAuthenticationStrategy;
@@ -19,6 +20,17 @@ public class Entering {
     Entering(AccountSessions sessions, CookieCsrfTokenRepository csrfTokens) {
         this.sessions = sessions;
         this.csrf = new CsrfAuthenticationStrategy(csrfTokens);
+    }
+
+    /** Looks around as somebody else; {@link #home} leads back. */
+    public void visit(SignedIn guest, HttpServletRequest http, HttpServletResponse response) {
+        sessions.visit(guest, http, response);
+        csrf.onAuthentication(SecurityContextHolder.getContext().getAuthentication(), http, response);
+    }
+
+    /** Who looks around in this session; empty where nobody does. */
+    public Optional<SignedIn> visitor(HttpServletRequest http) {
+        return sessions.visitor(http);
     }
 
     public void begin(SignedIn person, HttpServletRequest http, HttpServletResponse response) {

@@ -54,7 +54,8 @@ class SessionController {
             @Size(max = 200, message = "That is too long for a password.")
             String password) {}
 
-    record Me(String displayName, Role role, String program, LocalDate today, boolean demo) {}
+    /** @param lookingAround whether this is the made-up school beside one's own */
+    record Me(String displayName, Role role, String program, LocalDate today, boolean demo, boolean lookingAround) {}
 
     @PostMapping
     @Operation(operationId = "signIn", summary = "Sign in; answers who you are and sets the session cookie")
@@ -73,7 +74,8 @@ class SessionController {
                 person.role(),
                 office.name(person.programId()),
                 office.today(person.programId()),
-                office.isDemo(person.programId()));
+                office.isDemo(person.programId()),
+                office.isAside(person.programId()));
     }
 
     record NewPassword(

@@ -64,6 +64,12 @@ public class Checks implements WordedCriteria {
         return List.copyOf(questions.values());
     }
 
+    /** Whether a programme chose between schools anywhere. */
+    @Transactional(readOnly = true)
+    public boolean anyChosen(UUID programId) {
+        return !queries.findChoices(programId).isEmpty();
+    }
+
     /** The choice in force for every question: the programme's, else the default. */
     @Transactional(readOnly = true)
     public SchoolChoices choices(UUID programId) {

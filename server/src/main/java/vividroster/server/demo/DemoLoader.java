@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,6 +31,7 @@ import vividroster.core.season.SchoolYear;
 import vividroster.core.season.SchoolYear.Entry;
 import vividroster.core.season.SchoolYear.EntryKind;
 import vividroster.server.account.Accounts;
+import vividroster.server.account.Programmes;
 import vividroster.server.checks.Checks;
 import vividroster.server.hearing.HeardAttempt;
 import vividroster.server.hearing.Hearing;
@@ -49,6 +51,7 @@ public class DemoLoader {
 
     private final Office office;
     private final Accounts accounts;
+    private final Programmes programmes;
     private final Rosters rosters;
     private final Library library;
     private final Checks checks;
@@ -62,6 +65,7 @@ public class DemoLoader {
     DemoLoader(
             Office office,
             Accounts accounts,
+            Programmes programmes,
             Rosters rosters,
             Library library,
             Checks checks,
@@ -73,6 +77,7 @@ public class DemoLoader {
             InstrumentCatalog catalog) {
         this.office = office;
         this.accounts = accounts;
+        this.programmes = programmes;
         this.rosters = rosters;
         this.library = library;
         this.checks = checks;
@@ -84,14 +89,52 @@ public class DemoLoader {
         this.catalog = catalog;
     }
 
+    /** The demo as a programme of its own, with the sign-in names that are published. */
     @Transactional
     public UUID load() {
         CSVRecord program = DemoFiles.rows("program").getFirst();
-        LocalDate today = LocalDate.parse(program.get("today"));
-        ZoneId zone = ZoneId.of(program.get("zone"));
-        UUID programId = office.open(program.get("name"), zone, today);
+        UUID programId = office.open(program.get("name"), zone(program), today(program));
+        return load(programId, program, row -> row.get("sign-in"), row -> row.get("password"));
+    }
+
+    /** The demo beside a real programme: nobody can sign in to it, one looks around from there. */
+    @Transactional
+    public UUID loadAside(UUID realId) {
+        CSVRecord program = DemoFiles.rows("program").getFirst();
+        UUID programId = office.openAside(realId, program.get("name"), zone(program), today(program));
+        return load(programId, program, row -> row.get("sign-in") + " " + programId, row -> programmes.newPassword());
+    }
+
+    /**
+     * The passwords that are published work on this machine alone: where others can reach it, accounts that have them get
+     * others, which nobody is told; {@code ./vivid reset-password} gives new ones.
+     */
+    @Transactional
+    public void closePublished(boolean onThisMachineAlone) {
+        if (!onThisMachineAlone) {
+            DemoFiles.rows("people")
+                    .forEach(row -> accounts.replacePublished(
+                            row.get("sign-in"), row.get("password"), programmes.newPassword()));
+        }
+    }
+
+    private static LocalDate today(CSVRecord program) {
+        return LocalDate.parse(program.get("today"));
+    }
+
+    private static ZoneId zone(CSVRecord program) {
+        return ZoneId.of(program.get("zone"));
+    }
+
+    private UUID load(
+            UUID programId,
+            CSVRecord program,
+            Function<CSVRecord, String> signInName,
+            Function<CSVRecord, String> password) {
+        LocalDate today = today(program);
+        ZoneId zone = zone(program);
         SchoolYear year = year(programId, program);
-        List<UUID> people = people(programId);
+        List<UUID> people = people(programId, signInName, password);
         Map<String, SchoolClass> classes = classes(programId);
         Map<UUID, String> names = new LinkedHashMap<>();
         List<Seat> seats = seats(programId, classes, names);
@@ -126,14 +169,15 @@ public class DemoLoader {
         return year;
     }
 
-    private List<UUID> people(UUID programId) {
+    private List<UUID> people(
+            UUID programId, Function<CSVRecord, String> signInName, Function<CSVRecord, String> password) {
         return DemoFiles.rows("people").stream()
                 .map(row -> accounts.add(
                         programId,
-                        row.get("sign-in"),
+                        signInName.apply(row),
                         row.get("name"),
                         Role.valueOf(row.get("role")),
-                        row.get("password")))
+                        password.apply(row)))
                 .toList();
     }
 

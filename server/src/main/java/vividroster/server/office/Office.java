@@ -47,8 +47,56 @@ public class Office {
     @Transactional
     public UUID open(String name, ZoneId zone, LocalDate fixedToday) {
         UUID id = Ids.next();
-        queries.insertProgram(id, name, zone.getId(), fixedToday);
+        queries.insertProgram(id, name, zone.getId(), fixedToday, null, true);
         return id;
+    }
+
+    /** A made-up programme beside a real one, which may be thrown away. @param fixedToday the day it stands still on */
+    @Transactional
+    public UUID openAside(UUID realId, String name, ZoneId zone, LocalDate fixedToday) {
+        UUID id = Ids.next();
+        queries.insertProgram(id, name, zone.getId(), fixedToday, realId, true);
+        return id;
+    }
+
+    /** A programme whose director has said nothing of it yet. */
+    @Transactional
+    public UUID openUnnamed(String name, ZoneId zone) {
+        UUID id = Ids.next();
+        queries.insertProgram(id, name, zone.getId(), null, null, false);
+        return id;
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<UUID> aside(UUID programId) {
+        return queries.findAside(programId);
+    }
+
+    /** Takes the made-up programme beside a real one away, with everything in it; nothing where there is none. */
+    @Transactional
+    public void throwAsideAway(UUID programId) {
+        queries.findAside(programId).ifPresent(queries::throwAway);
+    }
+
+    /** Whether a director has said what the school is called. */
+    public boolean isNamed(UUID programId) {
+        return program(programId).named();
+    }
+
+    /** Whether it is made up and stands beside a real one. */
+    public boolean isAside(UUID programId) {
+        return program(programId).asideOf().isPresent();
+    }
+
+    /** In the order they are shown; empty where there is one. */
+    public List<String> campuses(UUID programId) {
+        return program(programId).campuses();
+    }
+
+    /** What a director says of the school. */
+    @Transactional
+    public void describe(UUID programId, String name, ZoneId zone, List<String> campuses) {
+        queries.putProgram(programId, name, zone.getId(), campuses);
     }
 
     @Transactional
@@ -74,6 +122,16 @@ public class Office {
         return program.fixedToday() != null
                 ? program.fixedToday()
                 : clock.instant().atZone(zone(programId)).toLocalDate();
+    }
+
+    /** Today; before the year begins its first day, from which everybody sits. */
+    @Transactional(readOnly = true)
+    public LocalDate firstDayOf(UUID programId) {
+        LocalDate today = today(programId);
+        return yearAt(programId, today)
+                .map(year -> year.span().first())
+                .filter(today::isBefore)
+                .orElse(today);
     }
 
     /** This moment at the school; in the demo the fixed day at the real time of day. */

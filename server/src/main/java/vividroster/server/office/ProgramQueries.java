@@ -4,6 +4,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -25,7 +26,14 @@ class ProgramQueries {
     }
 
     /** @param fixedToday null where a programme lives by the clock */
-    record ProgramRow(String name, String zone, LocalDate fixedToday, List<YearRow> years) {}
+    record ProgramRow(
+            String name,
+            String zone,
+            LocalDate fixedToday,
+            boolean named,
+            List<String> campuses,
+            Optional<UUID> asideOf,
+            List<YearRow> years) {}
 
     record YearRow(UUID id, SchoolYears.Span span, List<String> rotation) {}
 
@@ -41,19 +49,53 @@ class ProgramQueries {
                 .list();
     }
 
-    void insertProgram(UUID programId, String name, String zone, LocalDate fixedToday) {
-        jdbc.sql("insert into program (id, name, zone, fixed_today) values (:id, :name, :zone, :fixedToday)")
+    void insertProgram(UUID programId, String name, String zone, LocalDate fixedToday, UUID asideOf, boolean named) {
+        jdbc.sql("""
+                        insert into program (id, name, zone, fixed_today, aside_of, named_at)
+                        values (:id, :name, :zone, :fixedToday, :asideOf, case when :named then now() end)
+                        """)
                 .param("id", programId)
+                .param("asideOf", asideOf, java.sql.Types.OTHER)
+                .param("named", named)
                 .param("name", name)
                 .param("zone", zone)
-                .param("fixedToday", fixedToday)
+                .param("fixedToday", fixedToday, java.sql.Types.DATE)
                 .update();
+    }
+
+    /** What a director says of the school. */
+    void putProgram(UUID programId, String name, String zone, List<String> campuses) {
+        jdbc.sql("""
+                        update program
+                        set name = :name, zone = :zone, campuses = :campuses, named_at = coalesce(named_at, now())
+                        where id = :programId -- program_id is its own id
+                        """)
+                .param("programId", programId)
+                .param("name", name)
+                .param("zone", zone)
+                .param("campuses", campuses.toArray(String[]::new))
+                .update();
+    }
+
+    Optional<UUID> findAside(UUID programId) {
+        return jdbc.sql("select id from program where aside_of = :programId -- program_id of the real one")
+                .param("programId", programId)
+                .query(UUID.class)
+                .optional();
+    }
+
+    /** Takes a made-up programme away with everything in it. */
+    void throwAway(UUID asideId) {
+        jdbc.sql("select throw_away_aside(:asideId)::text -- a program_id")
+                .param("asideId", asideId)
+                .query(String.class)
+                .optional();
     }
 
     /** With its years by first day. */
     ProgramRow find(UUID programId) {
         List<ProgramRow> rows = jdbc.sql("""
-                        select p.name, p.zone, p.fixed_today, y.id, y.first_day, y.last_day, y.rotation
+                        select p.name, p.zone, p.fixed_today, p.named_at is not null as named, p.campuses, p.aside_of, y.id, y.first_day, y.last_day, y.rotation
                         from program p
                         left join school_year y on y.program_id = p.id
                         where p.id = :programId
@@ -64,6 +106,9 @@ class ProgramQueries {
                         row.getString("name"),
                         row.getString("zone"),
                         row.getObject("fixed_today", LocalDate.class),
+                        row.getBoolean("named"),
+                        Rows.texts(row, "campuses"),
+                        Optional.ofNullable(Rows.id(row, "aside_of")),
                         row.getObject("id") == null ? List.of() : List.of(year(row))))
                 .list();
         ProgramRow first = rows.getFirst();
@@ -71,6 +116,9 @@ class ProgramQueries {
                 first.name(),
                 first.zone(),
                 first.fixedToday(),
+                first.named(),
+                first.campuses(),
+                first.asideOf(),
                 rows.stream().flatMap(row -> row.years().stream()).toList());
     }
 

@@ -22,6 +22,8 @@ public class AccountSessions implements SecurityContextRepository {
 
     private static final Logger LOG = LoggerFactory.getLogger(AccountSessions.class);
     private static final String ACCOUNT = "account";
+    /** Who looks around, while the account is another's. */
+    private static final String HOME = "home";
 
     private final SignedInPeople people;
 
@@ -43,10 +45,7 @@ public class AccountSessions implements SecurityContextRepository {
             return Optional.empty();
         }
         try {
-            String[] kept = String.valueOf(session.getAttribute(ACCOUNT)).split("/");
-            return kept.length == 3
-                    ? people.find(UUID.fromString(kept[0]), UUID.fromString(kept[1]), Integer.parseInt(kept[2]))
-                    : Optional.empty();
+            return read(session.getAttribute(ACCOUNT));
         } catch (SessionUnreadableException | IllegalArgumentException e) {
             LOG.warn("A session could not be read and was dropped");
             session.invalidate();
@@ -69,9 +68,30 @@ public class AccountSessions implements SecurityContextRepository {
         return session != null && session.getAttribute(ACCOUNT) != null;
     }
 
+    /** Lets whoever is signed in look around as somebody else, and come back. */
+    public void visit(SignedIn guest, HttpServletRequest request, HttpServletResponse response) {
+        HttpSession session = request.getSession();
+        Object own = session.getAttribute(HOME) == null ? session.getAttribute(ACCOUNT) : session.getAttribute(HOME);
+        begin(guest, request, response);
+        request.getSession().setAttribute(HOME, own);
+    }
+
+    /** Who looks around in this session; empty where nobody does, or they may not sign in any more. */
+    public Optional<SignedIn> visitor(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        return session == null ? Optional.empty() : read(session.getAttribute(HOME));
+    }
+
+    private Optional<SignedIn> read(Object attribute) {
+        String[] kept = String.valueOf(attribute).split("/");
+        return kept.length == 3
+                ? people.find(UUID.fromString(kept[0]), UUID.fromString(kept[1]), Integer.parseInt(kept[2]))
+                : Optional.empty();
+    }
+
     /** Begins a session of this person, under a new id. */
     public void begin(SignedIn person, HttpServletRequest request, HttpServletResponse response) {
-        request.getSession();
+        request.getSession().removeAttribute(HOME);
         request.changeSessionId();
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(person.authentication());

@@ -93,6 +93,11 @@ public class Rosters implements LetterUsers {
         return roster.findSeatsOfStudentsIn(programId, classIds, List.of(), null, day);
     }
 
+    /** Whether the holder of a seat belongs to a scope. */
+    public boolean holds(SectionScope scope, Seat seat) {
+        return scope.holds(seat, catalog);
+    }
+
     /** Every seat held on a day, in every class. */
     @Transactional(readOnly = true)
     public List<Seat> seatsOn(UUID programId, LocalDate day) {
