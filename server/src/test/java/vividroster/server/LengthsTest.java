@@ -110,6 +110,7 @@ class LengthsTest {
             Map.entry("school_class.name", CLASS_NAME),
             Map.entry("school_year.name", LABEL),
             Map.entry("seat.division", LABEL),
+            Map.entry("student.grade", LABEL),
             Map.entry("student.name", NAME),
             Map.entry("student.sort_name", NAME),
             Map.entry("student.student_number", LABEL),

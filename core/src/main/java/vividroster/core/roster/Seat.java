@@ -2,6 +2,7 @@ package vividroster.core.roster;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import vividroster.core.music.InstrumentCode;
 
@@ -11,6 +12,7 @@ import vividroster.core.music.InstrumentCode;
  * @param division the division's name, empty where the music divides nothing
  * @param startsOn first day, inclusive
  * @param endsOn last day, inclusive; empty while the seat is held
+ * @param chair place in the section, from 1 at the front; first and second share a stand
  */
 public record Seat(
         UUID studentId,
@@ -18,7 +20,19 @@ public record Seat(
         InstrumentCode instrument,
         String division,
         LocalDate startsOn,
-        Optional<LocalDate> endsOn) {
+        Optional<LocalDate> endsOn,
+        OptionalInt chair) {
+
+    /** Nobody has said which chair. */
+    public Seat(
+            UUID studentId,
+            UUID classId,
+            InstrumentCode instrument,
+            String division,
+            LocalDate startsOn,
+            Optional<LocalDate> endsOn) {
+        this(studentId, classId, instrument, division, startsOn, endsOn, OptionalInt.empty());
+    }
 
     public Seat {
         if (endsOn.isPresent() && endsOn.get().isBefore(startsOn)) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -114,8 +115,14 @@ public class PartnerChecks {
 
     private List<Seated> seated(UUID programId, SectionScope scope, Milestone milestone, LocalDate on) {
         List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, on);
-        return runs.seated(programId, seats, scope, on).stream()
+        Map<UUID, Seated> rows = runs.seated(programId, seats, scope, on).stream()
                 .filter(s -> milestone.isFor(s.seat().instrument()))
+                .collect(Collectors.toMap(s -> s.student().id(), Function.identity()));
+        // As they sit, so that partners at a stand are neighbours.
+        return rosters
+                .inSeating(programId, rows.values().stream().map(Seated::seat).toList())
+                .stream()
+                .map(seat -> rows.get(seat.studentId()))
                 .toList();
     }
 

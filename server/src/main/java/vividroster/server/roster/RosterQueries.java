@@ -48,7 +48,7 @@ class RosterQueries {
     /** Seats held on a day or beginning later. */
     List<Seat> findSeatsNotEndedBefore(UUID programId, LocalDate day) {
         return jdbc.sql("""
-                        select student_id, class_id, instrument, division, starts_on, ends_on
+                        select student_id, class_id, instrument, division, starts_on, ends_on, chair
                         from seat
                         where program_id = :programId and (ends_on is null or ends_on >= :day)
                         """)
@@ -72,7 +72,7 @@ class RosterQueries {
             @Nullable String division,
             LocalDate day) {
         return jdbc.sql("""
-                        select student_id, class_id, instrument, division, starts_on, ends_on
+                        select student_id, class_id, instrument, division, starts_on, ends_on, chair
                         from seat
                         where program_id = :programId
                           and student_id in (
@@ -96,7 +96,7 @@ class RosterQueries {
 
     List<Seat> findSeatsOfStudent(UUID programId, UUID studentId) {
         return jdbc.sql("""
-                        select student_id, class_id, instrument, division, starts_on, ends_on
+                        select student_id, class_id, instrument, division, starts_on, ends_on, chair
                         from seat
                         where program_id = :programId and student_id = :studentId
                         order by starts_on, class_id
@@ -156,6 +156,58 @@ class RosterQueries {
                         .toArray(SqlParameterSource[]::new));
     }
 
+    /** A student as a director types it; a new one where the id is new. */
+    void putStudent(UUID programId, StudentDetails student) {
+        jdbc.sql("""
+                        insert into student (program_id, id, name, sort_name, student_number, grade)
+                        values (:programId, :id, :name, :sortName, :number, :grade)
+                        on conflict (program_id, id)
+                        do update set name = excluded.name, sort_name = excluded.sort_name,
+                                      student_number = excluded.student_number, grade = excluded.grade
+                        where student.erased_at is null
+                        """)
+                .param("programId", programId)
+                .param("id", student.id())
+                .param("name", student.name())
+                .param("sortName", student.sortName())
+                .param("number", student.number().orElse(null), java.sql.Types.VARCHAR)
+                .param("grade", student.grade())
+                .update();
+    }
+
+    Optional<StudentDetails> findDetails(UUID programId, UUID studentId) {
+        return jdbc.sql("""
+                        select id, name, sort_name, student_number, grade
+                        from student
+                        where program_id = :programId and id = :studentId and erased_at is null
+                        """)
+                .param("programId", programId)
+                .param("studentId", studentId)
+                .query((row, n) -> new StudentDetails(
+                        Rows.id(row, "id"),
+                        row.getString("name"),
+                        row.getString("sort_name"),
+                        Optional.ofNullable(row.getString("student_number")),
+                        row.getString("grade")))
+                .optional();
+    }
+
+    /** The chairs of a section, from 1 in the order given; who is not named has none. */
+    void putChairs(UUID programId, UUID classId, InstrumentCode instrument, String division, List<UUID> inOrder) {
+        jdbc.sql("""
+                        update seat
+                        set chair = array_position(:students, student_id)
+                        where program_id = :programId and class_id = :classId and instrument = :instrument
+                          and division = :division and ends_on is null
+                        """)
+                .param("programId", programId)
+                .param("classId", classId)
+                .param("instrument", instrument.value())
+                .param("division", division)
+                .param("students", Rows.array(inOrder))
+                .update();
+    }
+
     void giveNumber(UUID programId, UUID studentId, String number) {
         jdbc.sql("""
                 update student set student_number = :number
@@ -185,7 +237,7 @@ class RosterQueries {
     /** Seats of a class that are held without an end. */
     List<Seat> findOpenSeats(UUID programId, UUID classId) {
         return jdbc.sql("""
-                        select student_id, class_id, instrument, division, starts_on, ends_on
+                        select student_id, class_id, instrument, division, starts_on, ends_on, chair
                         from seat
                         where program_id = :programId and class_id = :classId and ends_on is null
                         """)
@@ -263,6 +315,7 @@ class RosterQueries {
                 Rows.instrument(row, "instrument"),
                 row.getString("division"),
                 Rows.day(row, "starts_on"),
-                Rows.maybeDay(row, "ends_on"));
+                Rows.maybeDay(row, "ends_on"),
+                Rows.number(row, "chair"));
     }
 }

@@ -2,6 +2,7 @@ package vividroster.server.roster;
 
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -91,6 +92,21 @@ public class Rosters implements LetterUsers {
     @Transactional(readOnly = true)
     public List<Seat> seatsOfStudentsIn(UUID programId, Collection<UUID> classIds, LocalDate day) {
         return roster.findSeatsOfStudentsIn(programId, classIds, List.of(), null, day);
+    }
+
+    /** By section in score order, then by chair; who has none after those who have one, by name. */
+    @Transactional(readOnly = true)
+    public List<Seat> inSeating(UUID programId, Collection<Seat> seats) {
+        Map<UUID, Student> students =
+                students(programId, seats.stream().map(Seat::studentId).collect(Collectors.toSet()));
+        return seats.stream()
+                .sorted(Comparator.comparingInt((Seat seat) ->
+                                catalog.withCode(seat.instrument()).scoreRank())
+                        .thenComparing(Seat::division)
+                        .thenComparingInt(seat -> seat.chair().orElse(Integer.MAX_VALUE))
+                        .thenComparing(seat -> students.get(seat.studentId()).sortName())
+                        .thenComparing(Seat::studentId))
+                .toList();
     }
 
     /** Whether the holder of a seat belongs to a scope. */
