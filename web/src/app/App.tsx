@@ -43,6 +43,9 @@ const PartnerSetupPage = page(
 );
 const OrderSheetPage = page(async () => (await import("../features/season/OrderSheetPage")).OrderSheetPage);
 const FirstWeeksPage = page(async () => (await import("../features/season/FirstWeeksPage")).FirstWeeksPage);
+const BookTablePage = page(async () => (await import("../features/library/BookTablePage")).BookTablePage);
+const SeatingPage = page(async () => (await import("../features/roster/SeatingPage")).SeatingPage);
+const WeekPage = page(async () => (await import("../features/help/WeekPage")).WeekPage);
 const PeriodPlanPage = page(async () => (await import("../features/podium/PeriodPlanPage")).PeriodPlanPage);
 const OfficePage = page(async () => (await import("../features/office/OfficePage")).OfficePage);
 
@@ -73,6 +76,7 @@ export function App() {
             <Route path="/library" element={<LibraryPage director={teaches} />} />
             <Route path="/library/lines/:lineId" element={<LinePage director={teaches} />} />
             <Route path="/library/checks/:milestoneId" element={<CheckPage director={teaches} />} />
+            <Route path="/help/week" element={<WeekPage />} />
             <Route path="/hear" element={<HearPage />} />
             <Route path="/hear/:milestoneId" element={<RunPage />} />
             <Route path="/roster" element={<BoardPage />} />
@@ -91,7 +95,9 @@ export function App() {
                 <Route path="/hear/partners/:partnerCheckId" element={<PartnerCheckPage />} />
                 <Route path="/roster/fit" element={<FitPage />} />
                 <Route path="/roster/belts" element={<BeltsPage />} />
-                <Route path="/roster/students" element={<StudentsPage />} />
+                <Route path="/roster/students" element={<StudentsPage director={director} />} />
+                <Route path="/roster/seating" element={<SeatingPage />} />
+                <Route path="/library/books/:bookId/table" element={<BookTablePage />} />
                 <Route path="/roster/students/:studentId" element={<FolderPage director={director} />} />
                 <Route path="/office" element={<OfficePage director={director} />} />
               </>

@@ -16,6 +16,7 @@ import { useKeys } from "./useKeys";
 import { WaitingMarks } from "./WaitingMarks";
 import { WeekLabel, WeekRibbon } from "./WeekRibbon";
 import { Wordmark } from "./Wordmark";
+import { LookingAround } from "../features/start/LookAround";
 import { looks } from "../ui/looks";
 
 const JumpBox = page(async () => (await import("./JumpBox")).JumpBox);
@@ -33,7 +34,12 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
   useKeys({ "/": () => setJumping(true), "?": () => setHelping(true) });
   const kept = scopeSearch(search, {});
   return (
-    <div className="grid min-h-screen grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_1fr] lg:grid-cols-[232px_minmax(0,1fr)]">
+    <div
+      className={clsx(
+        "grid min-h-screen grid-cols-[minmax(0,1fr)] lg:grid-cols-[232px_minmax(0,1fr)]",
+        me.lookingAround ? "grid-rows-[auto_auto_auto_1fr]" : "grid-rows-[auto_auto_1fr]",
+      )}
+    >
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:p-3">
         Skip to the screen
       </a>
@@ -84,6 +90,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
           <PersonMenu me={me} onKeys={() => setHelping(true)} onPassword={() => setChangingPassword(true)} />
         </div>
       </header>
+      {me.lookingAround && <LookingAround />}
       <div className="border-base-content bg-base-200 no-print col-span-full grid grid-cols-[148px_minmax(0,1fr)] border-b-[1.5px] lg:grid-cols-[232px_minmax(0,1fr)]">
         <WeekLabel />
         <WeekRibbon />

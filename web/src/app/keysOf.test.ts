@@ -13,7 +13,7 @@ describe("the keys of a screen", () => {
     expect(what("/podium")).not.toContain("play, and stop");
     expect(what("/season")).toContain("order milestones");
     for (const path of ["/hear/m1", "/library/lines/l1", "/podium", "/season"]) {
-      expect(what(path).at(-1)).toBe("this list");
+      expect(what(path).at(-1)).toBe("this help");
     }
   });
 });

@@ -5,7 +5,7 @@ const everywhere: Keys = [
   [["[", "]"], "section before, section after"],
   [["T"], "tutti"],
   [["<", ">"], "week before, week after"],
-  [["?"], "this list"],
+  [["?"], "this help"],
 ];
 
 const hearing: Keys = [
@@ -28,6 +28,19 @@ const grid: Keys = [
 
 const season: Keys = [[["O"], "order milestones"]];
 
+const firstWeeks: Keys = [
+  [["↑", "↓"], "on a thing: a week earlier, a week later"],
+  [["Delete"], "on a thing: leave it out"],
+];
+
+const table: Keys = [
+  [["Tab"], "next cell"],
+  [["Enter"], "next line"],
+  [["↑", "↓"], "line before, line after"],
+];
+
+const seating: Keys = [[["↑", "↓"], "on a name: a chair forward, a chair back"]];
+
 const played: Keys = [[["P"], "play, and stop"]];
 
 const line: Keys = [[["V"], "notes, with names, fingerings, syllables or bowing, fingers alone"], ...played];
@@ -37,6 +50,9 @@ export function keysOf(path: string): Keys {
   if (/^\/hear\/(?!partners)[^/]+$/.test(path)) return [...hearing, ...grid, ...everywhere];
   if (/^\/library\/lines\/[^/]+$/.test(path)) return [...line, ...everywhere];
   if (path === "/podium/warm-up") return [...played, ...everywhere];
+  if (path === "/season/first-weeks") return [...firstWeeks, ...everywhere];
+  if (/^\/library\/books\/[^/]+\/table$/.test(path)) return [...table, ...everywhere];
+  if (path === "/roster/seating") return [...seating, ...everywhere];
   if (path.startsWith("/season")) return [...season, ...everywhere];
   return everywhere;
 }

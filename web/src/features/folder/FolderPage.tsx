@@ -7,6 +7,7 @@ import { MarkLegend } from "../../ui/MarkLegend";
 import { Chip, Empty, Failed, Skeleton } from "../../ui/parts";
 import { KeptFits } from "../fit/KeptFits";
 import { PainReports } from "../wellbeing/PainReports";
+import { ChangeStudent } from "./ChangeStudent";
 import { EraseStudent } from "./EraseStudent";
 import { FolderMilestones } from "./FolderMilestones";
 import { folderQuery } from "./folder.queries";
@@ -43,6 +44,7 @@ export function FolderPage({ director }: { director: boolean }) {
             </li>
           ))}
         </ul>
+        {director && <ChangeStudent studentId={studentId} />}
         {director && <LeaveClass studentId={studentId} name={name} seats={seats} />}
       </div>
       <PainReports studentId={studentId} />

@@ -6,6 +6,7 @@ import type { Book, Milestone } from "../../api/types";
 import { loadNotation } from "../../app/loadNotation";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Button, Empty, Failed, Skeleton } from "../../ui/parts";
+import { Shipped } from "../start/BooksStart";
 import { BookForm } from "./BookForm";
 import { booksQuery } from "./books.queries";
 import { looks } from "../../ui/looks";
@@ -29,7 +30,17 @@ export function BookShelf({ lines, director }: { lines: Milestone[]; director: b
           )}
         </div>
       )}
-      {books.data.length === 0 && <Empty>No method book is on the shelf yet.</Empty>}
+      {books.data.length === 0 && (
+        <Empty>
+          No method book is on the shelf yet: add one and type its lines from the page, or take the one that
+          ships.
+        </Empty>
+      )}
+      {director && (
+        <div className="mb-4">
+          <Shipped />
+        </div>
+      )}
       <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
         {books.data.map((book) => (
           <OneBook
@@ -61,6 +72,7 @@ function OneBook({ book, lines, director }: { book: Book; lines: Milestone[]; di
               <Pencil size={13} aria-hidden className="mr-1 inline" />
               Edit <span className="sr-only">{nameOf(book)}</span>
             </button>
+            <Link to={{ pathname: `/library/books/${book.id}/table`, search: kept }}>Lines as a table</Link>
             <Link to={{ pathname: `/library/books/${book.id}/lines/new`, search: kept }}>Add a line</Link>
             {book.notesKept && (
               <Link to={{ pathname: `/library/books/${book.id}/import`, search: kept }}>Import lines</Link>

@@ -7,6 +7,7 @@ import { instrumentsQuery, libraryQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { BeltStrip } from "../../ui/BeltStrip";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { LadderStart, TestStart } from "../start/TemplatesStart";
 import { BookShelf } from "./BookShelf";
 import { retiredQuery } from "./checks.queries";
 import { kindPlural } from "./kinds";
@@ -89,7 +90,30 @@ function Shelf({
 }) {
   const items = library.milestones.filter((m) => m.kind === kind);
   if (kind === "LINE") return <BookShelf lines={items} director={director} />;
-  if (items.length === 0) return <Empty>This shelf is empty.</Empty>;
+  if (items.length === 0) {
+    return (
+      <>
+        <Empty>
+          This shelf is empty.{director && " A template begins it; everything in it can be edited later."}
+        </Empty>
+        {director && kind === "BELT" && <LadderStart />}
+        {director && kind === "PLAYING_TEST" && <TestStart />}
+      </>
+    );
+  }
+  if (kind === "PLAYING_TEST" && director) {
+    return (
+      <>
+        <Criteria items={items} />
+        <details className="mt-4 max-w-xl">
+          <summary className="cursor-pointer font-semibold">Another playing test of a line</summary>
+          <div className="mt-2">
+            <TestStart />
+          </div>
+        </details>
+      </>
+    );
+  }
   if (kind === "BELT") return <Belts library={library} />;
   return <Criteria items={items} />;
 }

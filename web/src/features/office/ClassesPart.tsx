@@ -6,6 +6,7 @@ import type { ClassView } from "../../api/types";
 import { shortDay } from "../../app/days";
 import { classesQuery } from "../../app/queries";
 import { Button, Empty, Failed, Skeleton } from "../../ui/parts";
+import { programmeQuery } from "../start/start.queries";
 import { ClassForm } from "./ClassForm";
 import { newClass } from "./classForm";
 import { ClassRow } from "./ClassRow";
@@ -20,13 +21,20 @@ const endedQuery = queryOptions({
 export function ClassesPart() {
   const classes = useQuery(classesQuery);
   const year = useYearNow();
+  const programme = useQuery(programmeQuery);
   const [adding, setAdding] = useState(false);
   if (classes.isError) return <Failed error={classes.error} again={() => void classes.refetch()} />;
   if (!classes.data || year.isPending) return <Skeleton rows={6} />;
   const bells = year.data?.bells ?? [];
   const letters = year.data?.rotation ?? [];
   const campuses = [
-    ...new Set([...classes.data.map((c) => c.campus), ...bells.map((bell) => bell.campus)].filter(Boolean)),
+    ...new Set(
+      [
+        ...(programme.data?.campuses ?? []),
+        ...classes.data.map((c) => c.campus),
+        ...bells.map((bell) => bell.campus),
+      ].filter(Boolean),
+    ),
   ];
   const typing = adding || classes.data.length === 0;
   return (

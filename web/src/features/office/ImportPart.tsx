@@ -4,6 +4,7 @@ import clsx from "clsx";
 import { useRef, useState } from "react";
 import { postForm } from "../../api/http";
 import type { Preview, PreviewRow } from "../../api/types";
+import { AreaField } from "../../ui/Field";
 import { Band, Button, Failed } from "../../ui/parts";
 import { takeWords } from "./importWords";
 import { RosterHelp } from "./RosterHelp";
@@ -20,6 +21,7 @@ export function ImportPart() {
   const client = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File>();
+  const [pasting, setPasting] = useState(false);
   const preview = useMutation({
     mutationFn: (chosen: File) => postForm<Preview>(at("/api/roster-import/preview"), form(chosen)),
   });
@@ -68,10 +70,35 @@ export function ImportPart() {
             event.target.value = "";
           }}
         />
+        <Button onClick={() => setPasting(!pasting)} aria-expanded={pasting}>
+          Paste from a spreadsheet
+        </Button>
         <Button look={shown ? "plain" : "primary"} onClick={() => input.current?.click()}>
           {file ? "Choose another file" : "Choose a file"}
         </Button>
       </div>
+      {pasting && (
+        <form
+          className="mt-3 grid gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            const typed = String(new FormData(event.currentTarget).get("rows") ?? "");
+            choose(new File([typed], "pasted.csv", { type: "text/csv" }));
+            setPasting(false);
+          }}
+        >
+          <AreaField
+            label="Rows with their heading"
+            name="rows"
+            rows={7}
+            autoFocus
+            hint="copy the cells with the heading row: name, class, instrument"
+          />
+          <Button type="submit" small className="justify-self-start">
+            Look at the rows
+          </Button>
+        </form>
+      )}
       {preview.isPending && (
         <progress className="progress progress-primary mt-4 w-full" aria-label="Reading the file" />
       )}

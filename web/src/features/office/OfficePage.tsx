@@ -4,6 +4,7 @@ import { Empty, Heading } from "../../ui/parts";
 import { ClassesPart } from "./ClassesPart";
 import { ImportPart } from "./ImportPart";
 import { KeptPart } from "./KeptPart";
+import { ProgrammePart } from "./ProgrammePart";
 import { PeoplePart } from "./PeoplePart";
 import { SchoolsPart } from "./SchoolsPart";
 import { YearPart } from "./YearPart";
@@ -44,7 +45,12 @@ export function OfficePage({ director }: { director: boolean }) {
         </div>
       </Heading>
       {part === "Import a roster" && <ImportPart />}
-      {part === "School year" && <YearPart />}
+      {part === "School year" && (
+        <>
+          <ProgrammePart />
+          <YearPart />
+        </>
+      )}
       {part === "Classes" && <ClassesPart />}
       {part === "Schools" && <SchoolsPart />}
       {part === "People" && <PeoplePart />}

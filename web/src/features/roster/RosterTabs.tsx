@@ -7,6 +7,7 @@ const tabs = [
   { path: "/roster", name: "Board" },
   { path: "/roster/belts", name: "Belts" },
   { path: "/roster/students", name: "Students" },
+  { path: "/roster/seating", name: "Seating" },
   { path: "/roster/fit", name: "Fit" },
 ];
 

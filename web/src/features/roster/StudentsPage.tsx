@@ -4,14 +4,16 @@ import { Link } from "react-router";
 import { instrumentsQuery, studentsQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Field } from "../../ui/Field";
-import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { StudentForm } from "./StudentForm";
 import { RosterTabs } from "./RosterTabs";
 
 /** Everybody on the roster, in every class. */
-export function StudentsPage() {
+export function StudentsPage({ director = false }: { director?: boolean }) {
   const students = useQuery(studentsQuery);
   const instruments = useQuery(instrumentsQuery);
   const { search } = useScope();
+  const [adding, setAdding] = useState(false);
   const [sought, setSought] = useState("");
   const names = new Map(instruments.data?.map((i) => [i.code, i.name]));
   const found =
@@ -23,11 +25,19 @@ export function StudentsPage() {
         title="All students"
         words={students.data && `${students.data.length} on the roster, ${inTwo} in two classes`}
       >
+        {director && (
+          <Button small onClick={() => setAdding(true)}>
+            Add a student
+          </Button>
+        )}
         <RosterTabs />
       </Heading>
+      {adding && <StudentForm onDone={() => setAdding(false)} />}
       {students.isLoading && <Skeleton rows={10} />}
       {students.isError && <Failed error={students.error} again={() => void students.refetch()} />}
-      {students.data?.length === 0 && <Empty>The roster is empty. Import a CSV of students in Office.</Empty>}
+      {students.data?.length === 0 && (
+        <Empty>The roster is empty. Bring a CSV in at Office, or add students one by one.</Empty>
+      )}
       {students.data && students.data.length > 0 && (
         <>
           <div className="mb-3 max-w-sm">

@@ -1,0 +1,204 @@
+/** What a screen is for: its words, and one worked example. */
+export interface ScreenHelp {
+  title: string;
+  words: readonly [word: string, meaning: string][];
+  example: string;
+}
+
+const section: [string, string] = [
+  "section",
+  "the students of one instrument in one class, divided where the music is",
+];
+const line: [string, string] = ["line", "one numbered exercise or tune of a method book"];
+const check: [string, string] = ["technique check", "a short list of things to see or hear; needs no music"];
+const milestone: [string, string] = ["milestone", "a line, a check or a test: a thing that can be passed"];
+const order: [string, string] = ["order", "a milestone set for whole sections, with a due day"];
+const carryOver: [string, string] = [
+  "carry-over",
+  "not passed when its week ended: it stays the student’s, next to the new ones",
+];
+const run: [string, string] = ["hearing run", "going through a section student by student, in fair order"];
+const belt: [string, string] = ["belt", "a named level; its slots are filled by milestones"];
+
+const screens: readonly [RegExp, ScreenHelp][] = [
+  [
+    /^\/podium\/warm-up/,
+    {
+      title: "Warm-up",
+      words: [["part", "a few minutes of one thing: breathing, slurs, a scale"], section],
+      example:
+        "Monday begins with eight minutes. Set the slider to 6 when the bell was late: the parts shrink together, the least valuable is dropped, and it says which.",
+    },
+  ],
+  [
+    /^\/podium\/plan/,
+    {
+      title: "Plan of a period",
+      words: [run, carryOver],
+      example:
+        "You are away on Thursday. Open Thursday on the ribbon, print the plan of each class, leave it on the stand. What the substitute teacher hears is marked as theirs.",
+    },
+  ],
+  [
+    /^\/podium/,
+    {
+      title: "Podium",
+      words: [order, run, carryOver],
+      example:
+        "Period 2 begins. Under Hear stands “Line 9, 4 of 42 to hear, 2 min”: press it, hear the four with Enter and Space, and you are back before the warm-up ends.",
+    },
+  ],
+  [
+    /^\/season\/first-weeks/,
+    {
+      title: "First weeks",
+      words: [check, order, ["left for later", "what these weeks have no minutes for"]],
+      example:
+        "Choose Beginning Winds and six weeks. The second week is too full: focus “by instrument” under Hold and press ↓. Then Order these weeks.",
+    },
+  ],
+  [
+    /^\/season\/sheet/,
+    {
+      title: "Order sheet",
+      words: [order, line, section],
+      example:
+        "Print the sheet of the week on Friday for Monday: each section has its key, its new note with fingering, and what is heard.",
+    },
+  ],
+  [
+    /^\/season/,
+    {
+      title: "Season",
+      words: [order, milestone, section],
+      example:
+        "Press O, tick lines 12 to 14, leave the class on tutti, due day Friday: three orders for every section at once. Choose one on the score to withdraw it.",
+    },
+  ],
+  [
+    /^\/library\/books\/[^/]+\/table/,
+    {
+      title: "A book by its facts",
+      words: [line, ["range", "“1–40” on pages “4–13”: forty lines in one row"]],
+      example:
+        "Open the printed book at page 4. Type 4, Tab, 1, Tab, its title, Tab, Bb, Tab, 4/4, Tab, 8, Enter. The next row counts on by itself: type only what differs.",
+    },
+  ],
+  [
+    /^\/library\/checks/,
+    {
+      title: "A technique check",
+      words: [
+        check,
+        ["criterion", "one thing that can be seen or heard"],
+        ["cue word", "your own word for a step"],
+      ],
+      example:
+        "Trumpets reach for the valve with flat fingers. Copy the check, put “round as a bridge” as cue word of step 2, keep it: the next run shows your word.",
+    },
+  ],
+  [
+    /^\/library\/lines/,
+    {
+      title: "A line",
+      words: [
+        ["trap", "a place where the page misleads, as an accidental that still holds"],
+        ["roadmap", "the order in which the measures are really played"],
+        ["practice ladder", "from slow pieces to the whole line at tempo"],
+      ],
+      example:
+        "Choose Horn at the left: the line stands in their key, with one trap in measure 6. Set the ladder to five minutes; it says what it dropped.",
+    },
+  ],
+  [
+    /^\/library/,
+    {
+      title: "Library",
+      words: [line, check, belt],
+      example:
+        "Open Lines, press Lines as a table at your book, paste the columns of your spreadsheet into the first cell, look at the last column, keep.",
+    },
+  ],
+  [
+    /^\/hear\/./,
+    {
+      title: "Hearing run",
+      words: [
+        run,
+        ["not yet", "heard, and not passed yet; try again"],
+        ["excused", "with a reason; passes nothing, blocks nothing if you say so"],
+      ],
+      example:
+        "Ilse plays: Enter, passed. Kofi misses the F sharp: Space, not yet. You meant Enter: U, then Enter. Whoever is away: A.",
+    },
+  ],
+  [
+    /^\/hear/,
+    {
+      title: "Hear",
+      words: [run, milestone],
+      example:
+        "Choose Clarinet at the left; the most pressing stands first, with how long it takes. Press it and begin.",
+    },
+  ],
+  [
+    /^\/roster\/seating/,
+    {
+      title: "Seating",
+      words: [
+        ["chair", "a place in the section, counted from the front"],
+        ["stand", "two neighbours"],
+      ],
+      example:
+        "Focus Sunniva and press ↑ twice: chair 1. She and the second chair share a stand, and the next partner check pairs them.",
+    },
+  ],
+  [
+    /^\/roster\/students\/./,
+    {
+      title: "Folder",
+      words: [milestone, carryOver, belt],
+      example:
+        "Mei changes to horn in January: Joins or moves, same class, Horn, 4 January. What she passed on flute stays; what needs no instrument still counts.",
+    },
+  ],
+  [
+    /^\/roster\/fit/,
+    {
+      title: "Fit",
+      words: [
+        ["fit", "how an instrument is set to a body: endpin, strap, size"],
+        ["review", "the day it is looked at again"],
+      ],
+      example:
+        "Cello, knee 46 cm: the endpin is computed and drawn. Keep it for Ola; in six weeks the podium asks again.",
+    },
+  ],
+  [
+    /^\/roster/,
+    {
+      title: "Board",
+      words: [milestone, belt, ["ring, half, full", "set and not heard, tried and not yet, passed"]],
+      example:
+        "The column of line 9 is half empty rings in the trumpets: press its head to hear them with it.",
+    },
+  ],
+  [
+    /^\/office/,
+    {
+      title: "Office",
+      words: [
+        ["letters", "A- and B-days, going round over school days"],
+        ["period", "a time of the day; classes take their times from it"],
+        ["school of thought", "a question on which good teachers differ"],
+      ],
+      example:
+        "The district moves a break: School year, choose the week with the arrow keys, B, keep the year. Ribbon, due days and hearing times follow at once.",
+    },
+  ],
+];
+
+/** The help of a screen; of the podium where a path has none. */
+export function screenHelp(path: string): ScreenHelp {
+  return (screens.find(([pattern]) => pattern.test(path)) ?? screens[2]!)[1];
+}
