@@ -69,7 +69,7 @@ export function ClassesPart() {
             isNew
             letters={letters}
             bells={bells}
-            onKept={() => setAdding(false)}
+            onKept={() => setAdding(true)}
             onLeave={classes.data.length > 0 ? () => setAdding(false) : undefined}
           />
         </section>

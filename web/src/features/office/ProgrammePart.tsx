@@ -45,7 +45,7 @@ function Typing({ kept }: { kept: Programme }) {
   return (
     <form
       noValidate
-      aria-label="School"
+      aria-label="The school"
       className="mb-6 grid items-start gap-4 sm:grid-cols-[1fr_15rem_1fr_auto]"
       onSubmit={(event) => {
         event.preventDefault();

@@ -49,7 +49,14 @@ const work: Partial<Record<Step, () => ReactNode>> = {
     </>
   ),
   CLASSES: () => <ClassesPart />,
-  ROSTER: () => <ImportPart />,
+  ROSTER: () => (
+    <>
+      <ImportPart />
+      <p className="mt-3">
+        Or <Link to="/roster/students">add students one by one</Link>.
+      </p>
+    </>
+  ),
   BOOKS: () => <BooksStart />,
   SCHOOLS: () => <SchoolsPart />,
   BELTS_AND_TESTS: () => <TemplatesStart />,
@@ -126,7 +133,7 @@ function Row({
               )}
               {step.step === "FIRST_WEEKS" ? (
                 <Link
-                  className={step.state === "DONE" ? looks.smallButton : looks.smallPrimary}
+                  className={step.state === "BEGUN" ? looks.smallPrimary : looks.smallButton}
                   to={{ pathname: "/season/first-weeks", search: scopeSearch(search, {}) }}
                   aria-label={`${words} ${name}`}
                 >

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -21,6 +22,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import tools.jackson.databind.JsonNode;
 import vividroster.e2e.Browsing.Screen;
 import vividroster.e2e.Browsing.Seat;
+import vividroster.server.account.Programmes;
 import vividroster.testkit.ApiClient;
 import vividroster.testkit.RunningServer;
 
@@ -77,6 +79,9 @@ class EveryScreenTest {
                 screens.put("rehearsal card", "/library/lines/" + m.path("id").asString() + "/card" + trumpets);
                 screens.put("line facts", "/library/lines/" + m.path("id").asString() + "/edit" + trumpets);
                 screens.put(
+                        "book table",
+                        "/library/books/" + m.path("line").path("bookId").asString() + "/table" + trumpets);
+                screens.put(
                         "import lines",
                         "/library/books/" + m.path("line").path("bookId").asString() + "/import" + trumpets);
             }
@@ -86,6 +91,10 @@ class EveryScreenTest {
                 screens.put("partners", "/hear/" + m.path("id").asString() + "/partners" + trumpets);
             }
         }
+        screens.put("first weeks", "/season/first-weeks?class=" + classId);
+        screens.put("seating", "/roster/seating?class=" + classId);
+        screens.put("period plan", "/podium/plan/" + classId + "?class=" + classId);
+        screens.put("how a week goes", "/help/week");
         screens.put("order sheet", "/season/sheet?class=" + classId);
         screens.put("fit", "/roster/fit?class=" + classId);
         for (JsonNode c : director.get("/api/classes").json()) {
@@ -184,6 +193,12 @@ class EveryScreenTest {
                     .click();
             assertThat(page.getByLabel("Name of the year")).isVisible();
             found.addAll(serious(page, "school year"));
+            page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Classes"))
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change Beginning Winds"))
+                    .click();
+            assertThat(page.getByLabel("Period of time 1")).isVisible();
+            found.addAll(serious(page, "a class"));
             page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("People"))
                     .click();
             page.getByText("signs in as bram").waitFor();
@@ -209,6 +224,44 @@ class EveryScreenTest {
             page.keyboard().press("Escape");
             page.keyboard().press("?");
             found.addAll(serious(page, "keys"));
+            assertThat(seat.errors()).isEmpty();
+        }
+        assertThat(found).isEmpty();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Screen.class)
+    void theFirstHourHasNoSeriousViolation(Screen screen) {
+        List<String> found = new ArrayList<>();
+        Programmes.Opened opened = server.bean(Programmes.class).open("axe-" + UUID.randomUUID());
+        try (Seat seat = Browsing.open(server, screen)) {
+            Page page = seat.page();
+            Browsing.signIn(page, opened.signInName(), opened.password());
+            for (String theme : List.of("paper", "pit")) {
+                for (String step : List.of(
+                        "Begin School and year",
+                        "Begin Classes",
+                        "Begin Roster",
+                        "Begin Books",
+                        "Begin Belts and a test",
+                        "Invite Who else hears")) {
+                    page.navigate("/podium");
+                    page.getByRole(
+                                    AriaRole.BUTTON,
+                                    new Page.GetByRoleOptions().setName(step).setExact(true))
+                            .click();
+                    settle(page);
+                    page.evaluate("theme => document.documentElement.dataset.theme = theme", theme);
+                    found.addAll(serious(page, step + ", " + theme, theme.equals("paper") ? Look.ALL : Look.CONTRAST));
+                    int over = (Integer) page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
+                    if (over > 0) {
+                        found.add(step + " is " + over + " px too wide at " + screen);
+                    }
+                }
+            }
+            page.navigate("/invitation#nonsense");
+            assertThat(page.getByRole(AriaRole.ALERT)).containsText("no invitation");
+            found.addAll(serious(page, "invitation"));
             assertThat(seat.errors()).isEmpty();
         }
         assertThat(found).isEmpty();

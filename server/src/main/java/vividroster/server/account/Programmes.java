@@ -2,9 +2,11 @@ package vividroster.server.account;
 
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.Month;
 import java.time.ZoneId;
+import java.time.temporal.TemporalAdjusters;
 import java.util.Base64;
 import java.util.List;
 import java.util.UUID;
@@ -56,8 +58,8 @@ public class Programmes {
                 programId,
                 year + "–" + (year + 1),
                 new SchoolYear(
-                        LocalDate.of(year, YEAR_BEGINS, 15),
-                        LocalDate.of(year + 1, Month.JUNE, 15),
+                        LocalDate.of(year, YEAR_BEGINS, 15).with(TemporalAdjusters.nextOrSame(DayOfWeek.MONDAY)),
+                        LocalDate.of(year + 1, Month.JUNE, 15).with(TemporalAdjusters.previousOrSame(DayOfWeek.FRIDAY)),
                         List.of(),
                         List.of()),
                 List.of());
