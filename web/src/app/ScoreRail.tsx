@@ -64,7 +64,13 @@ export function ScoreRail() {
             isTutti && !allClasses ? "text-base-content" : "soft hover:underline",
           )}
         >
-          {allClasses ? "An instrument in every class" : current ? describe(current) : " "}
+          {allClasses
+            ? "An instrument in every class"
+            : current
+              ? describe(current)
+              : classes.data?.length === 0
+                ? "No class yet"
+                : "…"}
         </button>
       </div>
       {groups(sections).map(([family, members]) => (

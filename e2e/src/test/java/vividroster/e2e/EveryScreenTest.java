@@ -14,17 +14,21 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import tools.jackson.databind.JsonNode;
+import vividroster.core.music.InstrumentCode;
+import vividroster.core.roster.SectionScope;
 import vividroster.e2e.Browsing.Screen;
 import vividroster.e2e.Browsing.Seat;
 import vividroster.server.account.Programmes;
 import vividroster.testkit.ApiClient;
 import vividroster.testkit.RunningServer;
+import vividroster.testkit.School;
 
 /** Each screen with the demo's data: no serious accessibility violation, nothing off the side, keys that work. */
 class EveryScreenTest {
@@ -237,7 +241,7 @@ class EveryScreenTest {
         try (Seat seat = Browsing.open(server, screen)) {
             Page page = seat.page();
             Browsing.signIn(page, opened.signInName(), opened.password());
-            for (String theme : List.of("paper", "pit")) {
+            for (String theme : screen == Screen.LAPTOP ? List.of("paper", "pit") : List.of("paper")) {
                 for (String step : List.of(
                         "Begin School and year",
                         "Begin Classes",
@@ -290,7 +294,7 @@ class EveryScreenTest {
     }
 
     @Test
-    void anAssistantHearsButIsNotOfferedWhatIsADirectors() {
+    void anAssistantOrdersButSetsNothingUp() {
         try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
             Page page = seat.page();
             Browsing.signIn(page, "bram", "tuner-and-rosin");
@@ -299,7 +303,40 @@ class EveryScreenTest {
             page.navigate(screens().get("season"));
             settle(page);
             page.keyboard().press("o");
-            assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+            assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+        }
+    }
+
+    @Test
+    void aCoachAndASubstituteTeacherAreOfferedTheirOwn() {
+        School school = School.open(server);
+        school.director().post("/api/season/orders", school.order(List.of(school.tutti()), "line", "test"));
+        school.coach(new SectionScope.Section(school.id("Winds"), new InstrumentCode("trumpet"), Optional.empty()));
+        school.substitute();
+        for (String who : List.of("coach", "substitute")) {
+            try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
+                Page page = seat.page();
+                Browsing.signIn(page, school.directorName().replace("director", who), School.PASSWORD);
+                Locator places = page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Places"));
+                assertThat(places).containsText("Hear");
+                assertThat(places).not().containsText("Office");
+                assertThat(places).not().containsText("Season");
+                assertThat(page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Winds")))
+                        .isVisible();
+                page.navigate("/hear?class=" + school.id("Winds"));
+                page.locator("main").getByRole(AriaRole.LINK).first().click();
+                Locator desk = Browsing.studentAtTheDesk(page);
+                assertThat(desk).isVisible();
+                String name = desk.innerText();
+                page.keyboard().press("Enter");
+                assertThat(desk).not().hasText(name);
+                page.navigate("/podium/plan/" + school.id("Winds") + "?class=" + school.id("Winds"));
+                assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Call the roll")))
+                        .isVisible();
+                page.navigate("/office");
+                page.waitForURL("**/podium**");
+                assertThat(seat.errors()).isEmpty();
+            }
         }
     }
 
