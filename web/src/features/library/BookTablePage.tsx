@@ -123,7 +123,7 @@ function Table({ bookId, begun }: { bookId: string; begun: TableRow[] }) {
     <>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <label className="flex items-center gap-2">
-          <span className="soft">What is new for</span>
+          <span className="soft whitespace-nowrap">What is new for</span>
           <select
             className={looks.smallSelect}
             value=""

@@ -3,6 +3,7 @@ import { longDay } from "../../app/days";
 import { meQuery, yearQuery } from "../../app/queries";
 import { chosenDay } from "../../app/ribbon";
 import { useScope } from "../../app/scope";
+import { counted } from "../../ui/words";
 import { page } from "../../app/page";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { podiumQuery } from "./podium.queries";
@@ -31,7 +32,11 @@ export function PodiumPage() {
     <>
       <Heading
         title={longDay(day)}
-        words={[rotation && `${rotation}-day`, campuses, classes.length > 0 && `${classes.length} classes`]
+        words={[
+          rotation && `${rotation}-day`,
+          campuses,
+          classes.length > 0 && counted(classes.length, "class", "classes"),
+        ]
           .filter(Boolean)
           .join(" · ")}
       />

@@ -6,11 +6,15 @@ import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Map;
+import java.util.UUID;
 import tools.jackson.databind.JsonNode;
 import vividroster.e2e.Browsing.Screen;
 import vividroster.e2e.Browsing.Seat;
+import vividroster.server.account.Programmes;
 import vividroster.testkit.ApiClient;
 import vividroster.testkit.RunningServer;
+import vividroster.testkit.School;
 import vividroster.testkit.TestCluster;
 
 /** Draws the pictures in docs/screenshots from the demo. Run by hand when a view changes; see docs/working.md. */
@@ -63,10 +67,7 @@ public final class Screenshots {
             Screenshots shots = new Screenshots(seat.page());
             shots.take("podium", "/podium" + winds);
             shots.take("season", "/season" + winds);
-            seat.page().keyboard().press("o");
-            seat.page().getByLabel("What").fill("winds line 11");
-            seat.page().keyboard().press("Enter");
-            shots.shoot("order");
+            shots.take("first-weeks", "/season/first-weeks" + winds);
             shots.take("library", "/library" + winds);
             seat.page()
                     .navigate("/library/lines/" + milestone(director, "LINE", "16") + "?class="
@@ -91,11 +92,6 @@ public final class Screenshots {
                     .locator("svg")
                     .waitFor();
             shots.shoot("hear");
-            seat.page().keyboard().press("s");
-            seat.page()
-                    .getByRole(AriaRole.BUTTON, named("Tobenna Ruiz-Okafor Trumpet passed"))
-                    .click();
-            shots.shoot("section");
             shots.take("check", "/library/checks/" + check(director, "Trumpet: left hand") + trumpets);
             String strings = "?class=" + classId(director, "Beginning Strings");
             shots.take(
@@ -137,6 +133,27 @@ public final class Screenshots {
             Browsing.signInToDemo(server, seat.page());
             seat.page().evaluate("localStorage.setItem('vivid-theme', 'pit')");
             new Screenshots(seat.page()).take("tablet", "/hear/" + line + trumpets);
+        }
+        firstHour(server);
+    }
+
+    /** A programme of which half is there. */
+    private static void firstHour(RunningServer server) {
+        Programmes.Opened opened = server.bean(Programmes.class).open("Harbour Hill", "harbour-hill");
+        ApiClient begun = server.visitor().signIn(opened.signInName(), opened.password());
+        begun.put("/api/classes/" + UUID.randomUUID(), School.classOf("Beginning Winds", "09:05"));
+        begun.put("/api/classes/" + UUID.randomUUID(), School.classOf("Beginning Strings", "10:00"));
+        byte[] roster =
+                "name,class,instrument\nAna Belmonte,Beginning Winds,Flute\nIlse Marangi,Beginning Winds,Trumpet\n"
+                        .getBytes(StandardCharsets.UTF_8);
+        String fingerprint = begun.upload("/api/roster-import/preview", "roster.csv", roster, Map.of())
+                .json()
+                .path("fingerprint")
+                .asString();
+        begun.upload("/api/roster-import?fingerprint=" + fingerprint, "roster.csv", roster, Map.of());
+        try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
+            Browsing.signIn(seat.page(), opened.signInName(), opened.password());
+            new Screenshots(seat.page()).take("first-hour", "/podium");
         }
     }
 

@@ -26,7 +26,7 @@ import vividroster.core.music.InstrumentCode;
 public final class FirstWeeks<K> {
 
     /** Ours: what a section takes in besides playing. */
-    public static final int MOST_A_WEEK = 5;
+    public static final int MOST_A_WEEK = 7;
 
     /** Reading a step aloud and doing it once. Ours, to be tuned. */
     private static final int SECONDS_PER_STEP = 30;
