@@ -44,8 +44,12 @@ export function FolderPage({ director }: { director: boolean }) {
             </li>
           ))}
         </ul>
-        {director && <ChangeStudent studentId={studentId} />}
-        {director && <LeaveClass studentId={studentId} name={name} seats={seats} />}
+        {director && (
+          <div className="flex flex-wrap items-start gap-x-4">
+            <ChangeStudent studentId={studentId} />
+            <LeaveClass studentId={studentId} name={name} seats={seats} />
+          </div>
+        )}
       </div>
       <PainReports studentId={studentId} />
       <VariantsOfStudent studentId={studentId} />

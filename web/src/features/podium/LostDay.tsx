@@ -20,8 +20,8 @@ export function LostDay({ day }: { day: string }) {
     },
   });
   return (
-    <div className="-mt-2 mb-3">
-      <Button small look="quiet" className="-ml-3" disabled={lose.isPending} onClick={() => lose.mutate()}>
+    <div>
+      <Button small look="quiet" disabled={lose.isPending} onClick={() => lose.mutate()}>
         No school on this day after all
       </Button>
       {lose.isError && <Failed error={lose.error} />}

@@ -39,8 +39,9 @@ export function PodiumPage() {
         ]
           .filter(Boolean)
           .join(" · ")}
-      />
-      {director && closedFor === undefined && classes.length > 0 && <LostDay day={day} />}
+      >
+        {director && closedFor === undefined && classes.length > 0 && <LostDay day={day} />}
+      </Heading>
       {classes.length === 0 && (
         <Empty>
           {guiding && guide.data.steps.some((step) => step.step === "CLASSES" && step.state !== "DONE")

@@ -76,9 +76,9 @@ class FirstHourTest {
             classes(page);
             roster(page);
             book(page);
-            firstWeeks(page);
             schoolsAndTemplates(page);
             assistant(page);
+            firstWeeks(page);
             guideIsGone(page);
             hearFive(page);
             System.out.println("The first hour: " + screens.size() + " screens, " + fields + " fields typed or chosen, "

@@ -1,6 +1,7 @@
 package vividroster.core.start;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -87,9 +88,15 @@ public final class FirstHour {
         return List.copyOf(told);
     }
 
-    /** Whether the guide goes away: nothing is open or half done. */
+    /** What a first lesson needs; the others wait for nobody. */
+    private static final Set<Step> NEEDED =
+            EnumSet.of(Step.SCHOOL_AND_YEAR, Step.CLASSES, Step.ROSTER, Step.BOOKS, Step.FIRST_WEEKS);
+
+    /** Whether the guide goes away: nothing that a first lesson needs is open or half done. */
     public static boolean isOver(List<Told> steps) {
-        return steps.stream().allMatch(told -> told.state() == State.DONE || told.state() == State.LEFT_OUT);
+        return steps.stream()
+                .filter(told -> NEEDED.contains(told.step()))
+                .allMatch(told -> told.state() == State.DONE || told.state() == State.LEFT_OUT);
     }
 
     private static boolean isDone(Step step, Facts facts) {

@@ -61,6 +61,11 @@ class FirstHourTest {
     void itGoesAwayByItselfWhenAllIsDoneOrLeftOut() {
         assertThat(FirstHour.isOver(FirstHour.of(facts(List.of("Winds"), List.of(), 40, List.of()))))
                 .isTrue();
+        Facts lessonsBegan =
+                new Facts(true, 190, List.of("Winds"), List.of(), 40, 1, 40, false, List.of(), 0, 0, 0, Set.of());
+        assertThat(FirstHour.isOver(FirstHour.of(lessonsBegan)))
+                .as("schools, belts and who else hears hold nobody up")
+                .isTrue();
         Facts leftOut = new Facts(
                 false, 190, List.of(), List.of(), 0, 0, 0, false, List.of(), 0, 0, 0, EnumSet.allOf(Step.class));
         assertThat(FirstHour.of(leftOut)).extracting(Told::state).containsOnly(State.LEFT_OUT);
