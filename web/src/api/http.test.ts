@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { at } from "./at";
 import { get, post, Problem, remove, Unreachable } from "./http";

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { describe, expect, it, vi } from "vitest";
 import { Problem, Unreachable } from "../../api/http";
 import { Outbox, type Entry } from "./outbox";

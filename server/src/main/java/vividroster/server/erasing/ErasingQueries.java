@@ -26,7 +26,7 @@ class ErasingQueries {
     boolean rename(UUID programId, UUID studentId, String madeUp) {
         return jdbc.sql("""
                                 update student
-                                set name = :madeUp, sort_name = :madeUp, student_number = null, erased_at = now()
+                                set name = :madeUp, sort_name = :madeUp, student_number = null, grade = '', erased_at = now()
                                 where program_id = :programId and id = :studentId and erased_at is null
                                 """)
                         .param("programId", programId)

@@ -175,11 +175,24 @@ class RosterQueries {
                 .update();
     }
 
+    boolean isOnRoster(UUID programId, UUID studentId) {
+        return jdbc.sql("""
+                        select exists (
+                            select 1 from student
+                            where program_id = :programId and id = :studentId and erased_at is null)
+                        """)
+                .param("programId", programId)
+                .param("studentId", studentId)
+                .query(Boolean.class)
+                .single();
+    }
+
+    /** Of who was erased the made-up name. */
     Optional<StudentDetails> findDetails(UUID programId, UUID studentId) {
         return jdbc.sql("""
                         select id, name, sort_name, student_number, grade
                         from student
-                        where program_id = :programId and id = :studentId and erased_at is null
+                        where program_id = :programId and id = :studentId
                         """)
                 .param("programId", programId)
                 .param("studentId", studentId)

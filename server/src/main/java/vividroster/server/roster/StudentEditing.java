@@ -57,7 +57,9 @@ class StudentEditing {
     @Transactional
     void seat(UUID programId, Seat wanted) {
         roster.lockRoster(programId);
-        details(programId, wanted.studentId());
+        if (!roster.isOnRoster(programId, wanted.studentId())) {
+            throw Problem.notFound("There is no such student.");
+        }
         SchoolClass schoolClass = rosters.schoolClass(programId, wanted.classId());
         if (!schoolClass.runsOn(wanted.startsOn())) {
             throw Problem.input("classId", schoolClass.name() + " has ended by then.");
