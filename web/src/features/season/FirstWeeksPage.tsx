@@ -119,7 +119,6 @@ function Weeks({ proposal }: { proposal: FirstWeeks }) {
     mutationFn: () =>
       post<{ orders: number }>(at("/api/season/first-weeks/newcomers"), {
         classId: proposal.classId,
-        since: proposal.newcomers!.since,
       }),
     onSuccess: async ({ orders }) => {
       toast(`${counted(orders, "check")} set for who is new, from next Monday`);

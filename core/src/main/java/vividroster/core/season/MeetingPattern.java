@@ -55,7 +55,7 @@ public record MeetingPattern(List<Slot> slots) {
         }
     }
 
-    /** One meeting of a day. @param campus empty for the class's own */
+    /** One meeting of a day. @param campus the class's own where the slot names no other; may be empty */
     public record Meeting(int period, LocalTime startsAt, int minutes, String campus) {}
 
     public MeetingPattern {
@@ -67,9 +67,6 @@ public record MeetingPattern(List<Slot> slots) {
         return new MeetingPattern(
                 List.of(new Slot(Set.of(), letter.map(Set::of).orElse(Set.of()), period, startsAt, minutes, "")));
     }
-
-    /** On any school day whatever, for what is asked of no class. */
-    public static final MeetingPattern EVERY_DAY = of(Optional.empty(), 0, LocalTime.of(8, 0), 45);
 
     /**
      * The meeting of a day; empty where the class does not meet.
@@ -90,32 +87,7 @@ public record MeetingPattern(List<Slot> slots) {
         Optional<Span> span = year.isShort(day)
                 ? year.bells().onShortDay(campus, slot.period(), slot.span())
                 : Optional.of(slot.span());
-        return span.map(at -> new Meeting(slot.period(), at.startsAt(), at.minutes(), slot.campus()));
-    }
-
-    private boolean meets(SchoolYear year, LocalDate day) {
-        return on(year, day, "").isPresent();
-    }
-
-    /** The last day a class meets in a week: the default due day of an order. */
-    public Optional<LocalDate> lastIn(SchoolYear year, SchoolYear.Week week) {
-        return week.schoolDays().reversed().stream()
-                .filter(day -> meets(year, day))
-                .findFirst();
-    }
-
-    /** The days of a week on which it meets. */
-    public List<LocalDate> daysIn(SchoolYear year, SchoolYear.Week week) {
-        return week.schoolDays().stream().filter(day -> meets(year, day)).toList();
-    }
-
-    /** The first day a class meets on or after a day; a day before the year asks from its first. */
-    public Optional<LocalDate> nextFrom(SchoolYear year, LocalDate from) {
-        LocalDate begin = from.isBefore(year.first()) ? year.first() : from;
-        return begin.datesUntil(
-                        year.last().isBefore(begin) ? begin : year.last().plusDays(1))
-                .filter(day -> meets(year, day))
-                .findFirst();
+        return span.map(at -> new Meeting(slot.period(), at.startsAt(), at.minutes(), campus));
     }
 
     /** Order of the day: those without a letter first, then by letter, then by time. */

@@ -191,6 +191,11 @@ public final class SchoolYear {
         return rotation;
     }
 
+    /** The Monday after a day; the first day of a year that has not begun. */
+    public LocalDate nextMonday(LocalDate day) {
+        return day.isBefore(first) ? first : weekOf(day).monday().plusWeeks(1);
+    }
+
     /** The week a day falls in; the first or last week for days outside the year. */
     public Week weekOf(LocalDate day) {
         if (day.isBefore(weeks.getFirst().monday())) {

@@ -53,9 +53,10 @@ class MeetingPatternTest {
     void weekdaysHoldWhateverTheLetter() {
         MeetingPattern mondays = pattern(slot(Set.of(MONDAY, THURSDAY), Set.of(), 3));
         SchoolYear year = year(Bells.NONE);
-        assertThat(mondays.daysIn(year, year.weeks().getFirst())).containsExactly(MONDAY_24, MONDAY_24.plusDays(3));
-        assertThat(mondays.lastIn(year, year.weeks().getFirst())).contains(MONDAY_24.plusDays(3));
-        assertThat(mondays.nextFrom(year, MONDAY_24.plusDays(4))).contains(MONDAY_24.plusDays(7));
+        assertThat(ClassTimes.of(mondays).daysIn(year, year.weeks().getFirst()))
+                .containsExactly(MONDAY_24, MONDAY_24.plusDays(3));
+        assertThat(ClassTimes.of(mondays).lastIn(year, year.weeks().getFirst())).contains(MONDAY_24.plusDays(3));
+        assertThat(ClassTimes.of(mondays).nextFrom(year, MONDAY_24.plusDays(4))).contains(MONDAY_24.plusDays(7));
     }
 
     @Test
@@ -63,8 +64,8 @@ class MeetingPatternTest {
         // A-days of the first two weeks: Mon, Wed, Fri, Tue, Thu.
         MeetingPattern both = pattern(slot(Set.of(FRIDAY), Set.of("A"), 3));
         SchoolYear year = year(Bells.NONE);
-        assertThat(both.daysIn(year, year.weeks().getFirst())).containsExactly(MONDAY_24.plusDays(4));
-        assertThat(both.daysIn(year, year.weeks().get(1))).isEmpty();
+        assertThat(ClassTimes.of(both).daysIn(year, year.weeks().getFirst())).containsExactly(MONDAY_24.plusDays(4));
+        assertThat(ClassTimes.of(both).daysIn(year, year.weeks().get(1))).isEmpty();
     }
 
     @Test
@@ -73,7 +74,7 @@ class MeetingPatternTest {
                 new Slot(Set.of(), Set.of("A"), 2, NINE, 45, ""),
                 new Slot(Set.of(), Set.of("B"), 5, LocalTime.of(12, 30), 40, "Saltgrass"));
         SchoolYear year = year(Bells.NONE);
-        assertThat(pattern.on(year, MONDAY_24, "Cobble Point")).contains(new Meeting(2, NINE, 45, ""));
+        assertThat(pattern.on(year, MONDAY_24, "Cobble Point")).contains(new Meeting(2, NINE, 45, "Cobble Point"));
         assertThat(pattern.on(year, MONDAY_24.plusDays(1), "Cobble Point"))
                 .contains(new Meeting(5, LocalTime.of(12, 30), 40, "Saltgrass"));
     }
@@ -83,7 +84,7 @@ class MeetingPatternTest {
         SchoolYear year = year(Bells.NONE, on(EntryKind.ASSEMBLY, MONDAY_24, 3), on(EntryKind.TESTING, MONDAY_24));
         assertThat(pattern(slot(Set.of(), Set.of(), 3)).on(year, MONDAY_24, "")).isEmpty();
         assertThat(pattern(slot(Set.of(), Set.of(), 2)).on(year, MONDAY_24, "")).isPresent();
-        assertThat(pattern(slot(Set.of(), Set.of(), 3)).nextFrom(year, MONDAY_24))
+        assertThat(ClassTimes.of(pattern(slot(Set.of(), Set.of(), 3))).nextFrom(year, MONDAY_24))
                 .as("the next day has its period")
                 .contains(MONDAY_24.plusDays(1));
     }
@@ -97,13 +98,14 @@ class MeetingPatternTest {
                 bell("Saltgrass", 2, NINE, null)));
         SchoolYear year = year(bells, early);
         MeetingPattern second = pattern(slot(Set.of(), Set.of(), 2));
-        assertThat(second.on(year, MONDAY_24, "Cobble Point")).contains(new Meeting(2, LocalTime.of(8, 40), 25, ""));
+        assertThat(second.on(year, MONDAY_24, "Cobble Point"))
+                .contains(new Meeting(2, LocalTime.of(8, 40), 25, "Cobble Point"));
         assertThat(pattern(slot(Set.of(), Set.of(), 3)).on(year, MONDAY_24, "Cobble Point"))
                 .as("the third period falls out")
                 .isEmpty();
         assertThat(second.on(year, MONDAY_24, "Saltgrass"))
                 .as("a campus that says nothing of short days keeps its times")
-                .contains(new Meeting(2, NINE, 45, ""));
+                .contains(new Meeting(2, NINE, 45, "Saltgrass"));
         assertThat(second.on(year, MONDAY_24.plusDays(1), "")).contains(new Meeting(2, NINE, 45, ""));
         assertThat(bells.usual("Cobble Point", 3)).contains(new Span(LocalTime.of(10, 0), 45));
         assertThat(bells.usual("Saltgrass", 3)).as("its own bells alone").isEmpty();
@@ -112,8 +114,8 @@ class MeetingPatternTest {
     @Test
     void aClosedDayHasNoMeeting() {
         SchoolYear year = year(Bells.NONE, on(EntryKind.LOST_DAY, MONDAY_24));
-        assertThat(MeetingPattern.EVERY_DAY.on(year, MONDAY_24, "")).isEmpty();
-        assertThat(MeetingPattern.EVERY_DAY.on(year, MONDAY_24.plusDays(5), ""))
+        assertThat(ClassTimes.EVERY_DAY.on(year, MONDAY_24)).isEmpty();
+        assertThat(ClassTimes.EVERY_DAY.on(year, MONDAY_24.plusDays(5)))
                 .as("a Saturday")
                 .isEmpty();
     }

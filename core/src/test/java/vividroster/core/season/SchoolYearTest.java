@@ -70,8 +70,8 @@ class SchoolYearTest {
         assertThat(year.isSchoolDay(LocalDate.of(2026, 9, 16))).isFalse();
     }
 
-    private static MeetingPattern meeting(String letter) {
-        return MeetingPattern.of(Optional.of(letter), 2, LocalTime.of(9, 0), 45);
+    private static ClassTimes meeting(String letter) {
+        return ClassTimes.of(MeetingPattern.of(Optional.of(letter), 2, LocalTime.of(9, 0), 45));
     }
 
     @Test
@@ -79,11 +79,11 @@ class SchoolYearTest {
         Week first = year.weeks().getFirst();
         assertThat(meeting("A").lastIn(year, first)).contains(LocalDate.of(2026, 8, 19));
         assertThat(meeting("B").lastIn(year, first)).contains(LocalDate.of(2026, 8, 21));
-        assertThat(MeetingPattern.EVERY_DAY.lastIn(year, year.weeks().get(4)))
+        assertThat(ClassTimes.EVERY_DAY.lastIn(year, year.weeks().get(4)))
                 .as("in a break")
                 .isEmpty();
         assertThat(meeting("A").nextFrom(year, LocalDate.of(2026, 8, 20))).contains(LocalDate.of(2026, 8, 24));
-        assertThat(MeetingPattern.EVERY_DAY.nextFrom(year, LocalDate.of(2026, 10, 3)))
+        assertThat(ClassTimes.EVERY_DAY.nextFrom(year, LocalDate.of(2026, 10, 3)))
                 .as("after the year")
                 .isEmpty();
     }
@@ -99,7 +99,7 @@ class SchoolYearTest {
     @Test
     void aDayLongBeforeTheYearCostsNothing() {
         assertThat(meeting("A").nextFrom(year, LocalDate.MIN.plusDays(1))).contains(LocalDate.of(2026, 8, 17));
-        assertThat(MeetingPattern.EVERY_DAY.nextFrom(year, LocalDate.MAX)).isEmpty();
+        assertThat(ClassTimes.EVERY_DAY.nextFrom(year, LocalDate.MAX)).isEmpty();
         assertThat(year.weekOf(LocalDate.MIN)).isEqualTo(year.weeks().getFirst());
         assertThat(year.rotationOn(LocalDate.MIN)).isEmpty();
     }

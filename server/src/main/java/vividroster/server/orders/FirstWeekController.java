@@ -72,7 +72,7 @@ class FirstWeekController {
             List<FirstCheckView> checks,
             List<FirstLineView> lines) {}
 
-    /** @param milestones how many checks they have not been set */
+    /** @param since the first day one of them sits there; milestones how many checks they have not been set */
     record NewcomersView(LocalDate since, List<String> names, int milestones) {}
 
     /** @param ordered how many first checks are set already; left what these weeks do not hold */
@@ -144,19 +144,17 @@ class FirstWeekController {
     }
 
     record NewcomersRequest(
-            @NotNull(message = "Choose a class.") UUID classId,
-
-            @NotNull(message = "Say since when they are new.")
-            LocalDate since) {}
+            @NotNull(message = "Choose a class.") UUID classId) {}
 
     @PostMapping("/newcomers")
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(
             operationId = "orderForNewcomers",
-            summary = "Set for who joined since a day what the class was set before, from the next Monday on")
+            summary =
+                    "Set for who is new what the class was set before they came, from the next Monday on; 0 where it was done")
     OrderedView orderForNewcomers(
             @AuthenticationPrincipal SignedIn person, @Valid @RequestBody NewcomersRequest request) {
-        return new OrderedView(plans.orderForNewcomers(person, request.classId(), request.since()));
+        return new OrderedView(plans.orderForNewcomers(person, request.classId()));
     }
 
     private static FirstWeeksView view(Planned planned) {

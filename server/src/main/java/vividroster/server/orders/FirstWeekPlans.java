@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,13 +23,14 @@ import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
+import vividroster.core.season.ClassTimes;
 import vividroster.core.season.FirstWeeks;
 import vividroster.core.season.FirstWeeks.Piece;
 import vividroster.core.season.FirstWeeks.Placed;
 import vividroster.core.season.FirstWeeks.Proposal;
 import vividroster.core.season.FirstWeeks.Room;
-import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.MilestoneOrder;
+import vividroster.core.season.Newcomers;
 import vividroster.core.season.SchoolYear;
 import vividroster.core.season.SchoolYear.Week;
 import vividroster.server.checks.Checks;
@@ -49,9 +49,6 @@ class FirstWeekPlans {
 
     private static final int MOST_WEEKS = 12;
     private static final int MOST_LINES = 20;
-
-    /** Part of the meetings that is for the book and the checks. Source: domain, 60 % by default. */
-    private static final double SHARE = 0.6;
 
     private final Checks checks;
     private final Orders orders;
@@ -105,7 +102,7 @@ class FirstWeekPlans {
             List<Milestone> lines) {}
 
     /** Who came after what the class was set. @param since the first day one of them sits there */
-    record Newcomers(LocalDate since, List<String> names, int milestones) {}
+    record NewStudents(LocalDate since, List<String> names, int milestones) {}
 
     record Planned(
             SchoolClass schoolClass,
@@ -113,20 +110,22 @@ class FirstWeekPlans {
             List<FirstCheck> left,
             int ordered,
             Map<UUID, String> titles,
-            Optional<Newcomers> newcomers) {}
+            Optional<NewStudents> newcomers) {}
 
     @Transactional(readOnly = true)
     Planned propose(UUID programId, Wish wish) {
         SchoolClass schoolClass = rosters.schoolClass(programId, wish.classId());
         LocalDate today = office.today(programId);
-        LocalDate from = wish.from().orElseGet(() -> nextMonday(office.year(programId, today), today));
+        LocalDate from =
+                wish.from().orElseGet(() -> office.year(programId, today).nextMonday(today));
         SchoolYear year = office.year(programId, from);
-        List<Week> weeks = meetingWeeks(schoolClass, year, from, wish.weeks());
+        ClassTimes times = schoolClass.times();
+        List<Week> weeks = first(times.weeksFrom(year, from), wish.weeks());
         if (weeks.isEmpty()) {
             throw Problem.input(
                     "from", schoolClass.name() + " does not meet from then on: look at its times and at the year.");
         }
-        LocalDate first = schoolClass.meets().daysIn(year, weeks.getFirst()).getFirst();
+        LocalDate first = times.daysIn(year, weeks.getFirst()).getFirst();
         Map<InstrumentCode, Integer> students = students(programId, wish.classId(), first);
         if (students.isEmpty()) {
             throw Problem.input("classId", "Nobody sits in " + schoolClass.name() + " yet; bring the roster in first.");
@@ -145,7 +144,7 @@ class FirstWeekPlans {
                         .toList(),
                 students,
                 weeks.stream()
-                        .map(week -> new Room(week.monday(), minutes(schoolClass, year, week)))
+                        .map(week -> new Room(week.monday(), times.methodMinutes(year, week)))
                         .toList());
         List<List<Milestone>> lines = FirstWeeks.lines(
                 wish.bookId().map(book -> lines(programId, book, ordered)).orElse(List.of()),
@@ -155,12 +154,12 @@ class FirstWeekPlans {
         List<PlannedWeek> planned = new ArrayList<>();
         for (int i = 0; i < weeks.size(); i++) {
             int at = i;
-            List<LocalDate> days = schoolClass.meets().daysIn(year, weeks.get(i));
+            List<LocalDate> days = times.daysIn(year, weeks.get(i));
             planned.add(new PlannedWeek(
                     weeks.get(i),
                     days.getFirst(),
                     days.getLast(),
-                    minutes(schoolClass, year, weeks.get(i)),
+                    times.methodMinutes(year, weeks.get(i)),
                     proposal.secondsWanted().get(i),
                     proposal.placed().stream()
                             .filter(placed -> placed.week() == at)
@@ -180,7 +179,7 @@ class FirstWeekPlans {
                                 check.milestoneId().map(ordered::contains).orElse(false))
                         .count(),
                 titles,
-                newcomers(programId, schoolClass, today));
+                newStudents(programId, schoolClass.id(), today));
     }
 
     /** What a director put by hand may go round with starters that are not on the shelf; then the topics alone count. */
@@ -217,28 +216,8 @@ class FirstWeekPlans {
         return own.size() == students.size() ? List.of() : own;
     }
 
-    /** The Monday after today; the first week of a year that has not begun. */
-    private static LocalDate nextMonday(SchoolYear year, LocalDate today) {
-        return today.isBefore(year.first())
-                ? year.first()
-                : year.weekOf(today).monday().plusWeeks(1);
-    }
-
-    /** Weeks in which the class meets. */
-    private static List<Week> meetingWeeks(SchoolClass schoolClass, SchoolYear year, LocalDate from, int most) {
-        return year.weeks().stream()
-                .filter(week -> !week.friday().isBefore(from)
-                        && !schoolClass.meets().daysIn(year, week).isEmpty())
-                .limit(most)
-                .toList();
-    }
-
-    private static int minutes(SchoolClass schoolClass, SchoolYear year, Week week) {
-        int meeting = week.schoolDays().stream()
-                .flatMap(day -> schoolClass.on(year, day).stream())
-                .mapToInt(Meeting::minutes)
-                .sum();
-        return (int) Math.round(meeting * SHARE);
+    private static List<Week> first(List<Week> weeks, int most) {
+        return weeks.subList(0, Math.min(most, weeks.size()));
     }
 
     private Map<InstrumentCode, Integer> students(UUID programId, UUID classId, LocalDate on) {
@@ -272,44 +251,40 @@ class FirstWeekPlans {
                 .toList();
     }
 
-    /** Who joined after the due day of what the whole class was set, and has not been set it since. */
-    private Optional<Newcomers> newcomers(UUID programId, SchoolClass schoolClass, LocalDate today) {
-        List<MilestoneOrder> all = orders.reaching(programId, List.of(schoolClass.id()), today);
-        List<Seat> seats = rosters.seatsOn(programId, today).stream()
-                .filter(seat -> seat.classId().equals(schoolClass.id()))
-                .toList();
-        Set<UUID> missed = new HashSet<>();
-        Set<UUID> who = new HashSet<>();
-        Optional<LocalDate> since = Optional.empty();
-        for (MilestoneOrder order : checkOrders(programId, schoolClass.id(), today)) {
-            for (Seat seat : seats) {
-                boolean has = all.stream()
-                        .anyMatch(other ->
-                                other.milestoneId().equals(order.milestoneId()) && other.reaches(seat, catalog));
-                if (seat.startsOn().isAfter(order.dueOn()) && !has) {
-                    missed.add(order.milestoneId());
-                    who.add(seat.studentId());
-                    since = since.filter(day -> day.isBefore(seat.startsOn())).or(() -> Optional.of(seat.startsOn()));
-                }
-            }
-        }
-        return since.map(day -> new Newcomers(
-                day,
-                rosters.students(programId, who).values().stream()
-                        .map(student -> student.name())
-                        .sorted()
-                        .toList(),
-                missed.size()));
+    private Optional<NewStudents> newStudents(UUID programId, UUID classId, LocalDate today) {
+        Newcomers newcomers = newcomers(programId, classId, today);
+        return newcomers
+                .since()
+                .map(since -> new NewStudents(
+                        since,
+                        rosters.students(programId, newcomers.students()).values().stream()
+                                .map(student -> student.name())
+                                .sorted()
+                                .toList(),
+                        newcomers.missed().size()));
     }
 
+    private Newcomers newcomers(UUID programId, UUID classId, LocalDate today) {
+        return Newcomers.of(
+                checkOrders(programId, classId, today),
+                orders.reaching(programId, List.of(classId), today),
+                rosters.seatsOn(programId, today).stream()
+                        .filter(seat -> seat.classId().equals(classId))
+                        .toList(),
+                catalog);
+    }
+
+    /** Checks on the shelf that the whole class was set. */
     private List<MilestoneOrder> checkOrders(UUID programId, UUID classId, LocalDate on) {
         List<MilestoneOrder> whole = wholeOrders(programId, classId, on);
+        Set<UUID> retired = library.retired(programId);
         Set<UUID> kinds = library
                 .milestones(
                         programId,
                         whole.stream().map(MilestoneOrder::milestoneId).collect(Collectors.toSet()))
                 .stream()
-                .filter(milestone -> milestone.kind() == MilestoneKind.TECHNIQUE_CHECK)
+                .filter(milestone ->
+                        milestone.kind() == MilestoneKind.TECHNIQUE_CHECK && !retired.contains(milestone.id()))
                 .map(Milestone::id)
                 .collect(Collectors.toSet());
         return whole.stream()
@@ -356,44 +331,22 @@ class FirstWeekPlans {
     }
 
     /**
-     * Sets for those who joined since a day what the class was set before, in the same order from the next Monday on, as many
-     * weeks apart as it was.
+     * Sets for those who are new what the class was set before they came, from the next Monday on.
      *
-     * @return how many orders were made
+     * @return how many orders were made; 0 where it was done before
      */
     @Transactional
-    int orderForNewcomers(SignedIn person, UUID classId, LocalDate since) {
+    int orderForNewcomers(SignedIn person, UUID classId) {
         UUID programId = person.programId();
         LocalDate today = office.today(programId);
         SchoolClass schoolClass = rosters.schoolClass(programId, classId);
         SchoolYear year = office.year(programId, today);
-        List<MilestoneOrder> missed = MilestoneOrder.byDueDay(checkOrders(programId, classId, today)).stream()
-                .filter(order -> order.dueOn().isBefore(since))
-                .toList();
-        if (missed.isEmpty()) {
-            throw Problem.input("since", "Nothing was due before that day; who joined then has what everybody has.");
-        }
-        List<Week> weeks = meetingWeeks(schoolClass, year, nextMonday(year, today), MOST_WEEKS);
+        List<Week> weeks = first(schoolClass.times().weeksFrom(year, year.nextMonday(today)), MOST_WEEKS);
         if (weeks.isEmpty()) {
-            throw Problem.input("since", schoolClass.name() + " does not meet any more this year.");
+            throw Problem.input("classId", schoolClass.name() + " does not meet any more this year.");
         }
-        SectionScope newcomers = new SectionScope.Newcomers(classId, since);
-        List<LocalDate> dues =
-                missed.stream().map(MilestoneOrder::dueOn).distinct().toList();
-        List<MilestoneOrder> made = missed.stream()
-                .map(order -> {
-                    Week week = weeks.get(Math.min(dues.indexOf(order.dueOn()), weeks.size() - 1));
-                    List<LocalDate> days = schoolClass.meets().daysIn(year, week);
-                    return new MilestoneOrder(
-                            UUID.nameUUIDFromBytes(
-                                    (order.id() + " since " + since).getBytes(java.nio.charset.StandardCharsets.UTF_8)),
-                            order.milestoneId(),
-                            days.getFirst(),
-                            days.getLast(),
-                            order.evidence(),
-                            List.of(newcomers));
-                })
-                .toList();
+        List<MilestoneOrder> made =
+                newcomers(programId, classId, today).setAgain(classId, schoolClass.times(), year, weeks);
         orders.set(programId, person.accountId(), made);
         return made.size();
     }

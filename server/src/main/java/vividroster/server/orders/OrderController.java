@@ -27,7 +27,7 @@ import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
-import vividroster.core.season.MeetingPattern;
+import vividroster.core.season.ClassTimes;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.SchoolYear;
 import vividroster.core.text.Lengths;
@@ -173,13 +173,10 @@ class OrderController {
             @RequestParam(required = false) UUID classId,
             @RequestParam LocalDate on) {
         SchoolYear year = office.year(person.programId(), on);
-        MeetingPattern meets = Optional.ofNullable(classId)
-                .map(id -> rosters.schoolClass(person.programId(), id).meets())
-                .orElse(MeetingPattern.EVERY_DAY);
-        return new DueDay(meets.lastIn(year, year.weekOf(on))
-                .filter(day -> !day.isBefore(on))
-                .or(() -> meets.nextFrom(year, on))
-                .orElse(year.last()));
+        ClassTimes times = Optional.ofNullable(classId)
+                .map(id -> rosters.schoolClass(person.programId(), id).times())
+                .orElse(ClassTimes.EVERY_DAY);
+        return new DueDay(times.dueDay(year, on));
     }
 
     @GetMapping("/season/orders")

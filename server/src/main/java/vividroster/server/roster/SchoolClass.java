@@ -5,6 +5,7 @@ import java.time.LocalTime;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.UUID;
+import vividroster.core.season.ClassTimes;
 import vividroster.core.season.MeetingPattern;
 import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
@@ -35,14 +36,14 @@ public record SchoolClass(
         this(id, name, campus, shape, MeetingPattern.of(letter, period, startsAt, minutes), Optional.empty());
     }
 
+    /** Its days and minutes in a year. */
+    public ClassTimes times() {
+        return new ClassTimes(meets, campus, lastDay);
+    }
+
     /** Its meeting of a day, with the campus; empty where it does not meet. */
     public Optional<Meeting> on(SchoolYear year, LocalDate day) {
-        return runsOn(day)
-                ? meets.on(year, day, campus)
-                        .map(meeting -> meeting.campus().isEmpty()
-                                ? new Meeting(meeting.period(), meeting.startsAt(), meeting.minutes(), campus)
-                                : meeting)
-                : Optional.empty();
+        return times().on(year, day);
     }
 
     /** When its first time of meeting starts. */
@@ -52,11 +53,11 @@ public record SchoolClass(
 
     /** Whether it has not ended before a day. */
     public boolean runsOn(LocalDate day) {
-        return lastDay.map(last -> !day.isAfter(last)).orElse(true);
+        return times().runsOn(day);
     }
 
     /** The day it meets on or after a day. */
     public Optional<LocalDate> next(SchoolYear year, LocalDate from) {
-        return meets.nextFrom(year, from).filter(this::runsOn);
+        return times().nextFrom(year, from);
     }
 }
