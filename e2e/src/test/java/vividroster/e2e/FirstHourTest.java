@@ -14,6 +14,7 @@ import java.time.ZoneId;
 import java.time.temporal.TemporalAdjusters;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
@@ -170,7 +171,7 @@ class FirstHourTest {
             String instrument = i >= 60 && i < 75 ? "Clarinet" : winds.get(i % winds.size());
             csv.append(name)
                     .append(';')
-                    .append(i % 7 == 0 ? " " + schoolClass.toUpperCase(java.util.Locale.ROOT) + " " : schoolClass)
+                    .append(i % 7 == 0 ? " " + schoolClass.toUpperCase(Locale.ROOT) + " " : schoolClass)
                     .append(';')
                     .append(instrument)
                     .append(';')

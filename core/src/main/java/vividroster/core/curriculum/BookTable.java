@@ -6,10 +6,12 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import vividroster.core.music.Bpm;
@@ -262,7 +264,7 @@ public final class BookTable {
         }
         String sign = key.group(2) == null ? "" : Set.of("b", "♭", "flat").contains(key.group(2)) ? "-flat" : "-sharp";
         boolean minor = key.group(3) != null && Set.of("minor", "min", "m").contains(key.group(3));
-        return Key.named(key.group(1).toUpperCase(java.util.Locale.ROOT) + sign + (minor ? " minor" : " major"));
+        return Key.named(key.group(1).toUpperCase(Locale.ROOT) + sign + (minor ? " minor" : " major"));
     }
 
     private static int measures(String typed, int otherwise) {
@@ -293,7 +295,7 @@ public final class BookTable {
         return value;
     }
 
-    private static Span span(Column column, String typed, int most, java.util.function.Supplier<Span> blank) {
+    private static Span span(Column column, String typed, int most, Supplier<Span> blank) {
         if (typed.isBlank()) {
             return blank.get();
         }

@@ -17,6 +17,7 @@ import static vividroster.core.curriculum.CheckTopic.STARTING_NOTES;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -41,6 +42,11 @@ public final class LadderTemplate {
 
         private boolean isFor(InstrumentCode instrument) {
             return instruments.isEmpty() || instruments.contains(instrument);
+        }
+
+        /** For how many instruments it is; for all counts as the most. */
+        private int reach() {
+            return instruments.isEmpty() ? Integer.MAX_VALUE : instruments.size();
         }
     }
 
@@ -68,10 +74,15 @@ public final class LadderTemplate {
     private static final List<Integer> LINES = List.of(1, 2, 2);
 
     /**
-     * @param checks in teaching order, those for one instrument before those for many
+     * @param available checks, whose topics stand in teaching order; those for one instrument are taken before those for many
      * @param lines of a book in order; none leaves belts of checks alone
      */
-    public static <K> Plan<K> of(List<Available<K>> checks, List<K> lines, Collection<InstrumentCode> instruments) {
+    public static <K> Plan<K> of(
+            Collection<Available<K>> available, List<K> lines, Collection<InstrumentCode> instruments) {
+        List<Available<K>> checks = available.stream()
+                .sorted(Comparator.<Available<K>, CheckTopic>comparing(Available::topic)
+                        .thenComparingInt(Available::reach))
+                .toList();
         Map<InstrumentCode, Set<K>> used = new HashMap<>();
         List<List<K>> shared = shared(lines);
         List<List<SlotPlan<K>>> belts = new ArrayList<>();

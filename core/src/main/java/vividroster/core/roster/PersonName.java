@@ -23,4 +23,9 @@ public record PersonName(String shown, String sorted) {
         }
         return new PersonName(text, text.substring(space + 1) + ", " + text.substring(0, space));
     }
+
+    /** Sorted as a director says instead. */
+    public PersonName sortedAs(String sorting) {
+        return new PersonName(shown, sorting);
+    }
 }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -99,7 +100,7 @@ public final class CalendarProposals {
         List<Event> inYear = events.stream()
                 .filter(event -> !event.last().isBefore(first) && !event.first().isAfter(last))
                 .distinct()
-                .sorted(Comparator.comparing((Event e) -> e.name().toLowerCase(java.util.Locale.ROOT))
+                .sorted(Comparator.comparing((Event e) -> e.name().toLowerCase(Locale.ROOT))
                         .thenComparing(Event::first))
                 .toList();
         int outside = (int) events.stream()

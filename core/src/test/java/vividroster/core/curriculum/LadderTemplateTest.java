@@ -3,9 +3,11 @@ package vividroster.core.curriculum;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -55,6 +57,25 @@ class LadderTemplateTest {
     }
 
     @Test
+    void theFirstTopicAndTheOwnWayComeFirstWhateverTheOrder() {
+        List<Available<String>> checks = List.of(
+                check("right hand", CheckTopic.RIGHT_HAND, FLUTE),
+                check("hold for all", CheckTopic.HOLD),
+                check("hold of two", CheckTopic.HOLD, FLUTE, VIOLIN),
+                check("hold", CheckTopic.HOLD, FLUTE));
+        List<Available<String>> shuffled = new ArrayList<>(checks);
+        for (int seed = 0; seed < 20; seed++) {
+            Collections.shuffle(shuffled, new Random(seed));
+            assertThat(LadderTemplate.of(shuffled, List.<String>of(), List.of(FLUTE))
+                            .belts()
+                            .getFirst()
+                            .getFirst()
+                            .fillings())
+                    .isEqualTo(Map.of(FLUTE, "hold"));
+        }
+    }
+
+    @Test
     void aShortBookGivesWhatItHas() {
         Plan<String> plan = LadderTemplate.of(List.of(), lines(2), List.of(FLUTE));
         assertThat(plan.belts()).hasSize(2);
@@ -81,7 +102,7 @@ class LadderTemplateTest {
                     .flatMap(List::stream)
                     .map(slot -> slot.fillings()
                             .getOrDefault(instrument, slot.fillings().get(BeltSlot.ANY)))
-                    .filter(java.util.Objects::nonNull)
+                    .filter(Objects::nonNull)
                     .toList();
             assertThat(new HashSet<>(asked)).hasSameSizeAs(asked);
             checks.stream()

@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -138,7 +139,7 @@ class MeetingPatternTest {
         assertThat(pattern(new Slot(Set.of(), Set.of(), 1, late, 30, "")).faults(List.of()))
                 .as("ends at midnight")
                 .isEmpty();
-        assertThat(new MeetingPattern(java.util.Collections.nCopies(11, slot(Set.of(), Set.of(), 1))).faults(List.of()))
+        assertThat(new MeetingPattern(Collections.nCopies(11, slot(Set.of(), Set.of(), 1))).faults(List.of()))
                 .containsExactly(new MeetingFault.TooMany(10));
     }
 

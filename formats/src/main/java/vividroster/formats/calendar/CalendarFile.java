@@ -4,16 +4,20 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
+import java.time.temporal.ChronoUnit;
 import java.time.temporal.Temporal;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import net.fortuna.ical4j.data.CalendarBuilder;
@@ -87,8 +91,8 @@ public final class CalendarFile {
     }
 
     private static Calendar parse(byte[] bytes) throws UnreadableFileException {
-        String head = new String(bytes, 0, Math.min(bytes.length, 2_000), StandardCharsets.UTF_8)
-                .toUpperCase(java.util.Locale.ROOT);
+        String head =
+                new String(bytes, 0, Math.min(bytes.length, 2_000), StandardCharsets.UTF_8).toUpperCase(Locale.ROOT);
         if (!head.contains("BEGIN:VCALENDAR")) {
             throw new UnreadableFileException(
                     "This file is no calendar: it does not begin with BEGIN:VCALENDAR. Export the"
@@ -119,7 +123,7 @@ public final class CalendarFile {
         if (!repeats || one.first().isAfter(last)) {
             return List.of(one);
         }
-        long length = one.first().until(one.last(), java.time.temporal.ChronoUnit.DAYS);
+        long length = one.first().until(one.last(), ChronoUnit.DAYS);
         try {
             LocalDate from = one.first().isAfter(first) ? one.first() : first.minusDays(length + 1);
             return event
@@ -142,8 +146,7 @@ public final class CalendarFile {
         return switch (start) {
             case ZonedDateTime zoned -> day.atStartOfDay(zoned.getZone());
             case OffsetDateTime offset -> day.atStartOfDay().atOffset(offset.getOffset());
-            case java.time.Instant instant ->
-                day.atStartOfDay(java.time.ZoneOffset.UTC).toInstant();
+            case Instant instant -> day.atStartOfDay(ZoneOffset.UTC).toInstant();
             case LocalDateTime local -> day.atStartOfDay();
             default -> day;
         };
@@ -210,7 +213,7 @@ public final class CalendarFile {
             case LocalDateTime floating -> floating;
             case ZonedDateTime zoned -> zoned.withZoneSameInstant(zone).toLocalDateTime();
             case OffsetDateTime offset -> offset.atZoneSameInstant(zone).toLocalDateTime();
-            case java.time.Instant instant -> instant.atZone(zone).toLocalDateTime();
+            case Instant instant -> instant.atZone(zone).toLocalDateTime();
             default -> throw new IllegalArgumentException("no day in a " + at.getClass());
         };
     }

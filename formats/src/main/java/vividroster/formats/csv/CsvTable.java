@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -75,7 +76,7 @@ public record CsvTable(List<Row> rows, String separator, Optional<String> notice
     }
 
     private static String lineIn(Exception e) {
-        var found = java.util.regex.Pattern.compile("line:? *(\\d+)").matcher(String.valueOf(e.getMessage()));
+        var found = Pattern.compile("line:? *(\\d+)").matcher(String.valueOf(e.getMessage()));
         return found.find() ? "Look at line " + found.group(1) + ". " : "";
     }
 

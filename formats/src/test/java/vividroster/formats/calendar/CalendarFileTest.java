@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -88,7 +90,7 @@ class CalendarFileTest {
         assertThat(read("SUMMARY:Early release|DTSTART;VALUE=DATE:20100106|RRULE:FREQ=WEEKLY;BYDAY=WE")
                         .events())
                 .hasSizeBetween(41, 44)
-                .allMatch(e -> e.first().getDayOfWeek() == java.time.DayOfWeek.WEDNESDAY);
+                .allMatch(e -> e.first().getDayOfWeek() == DayOfWeek.WEDNESDAY);
     }
 
     @Test
@@ -136,7 +138,7 @@ class CalendarFileTest {
                                 Duration.ofSeconds(20), () -> read(events))
                         .events())
                 .hasSize(10_000);
-        String[] more = java.util.Arrays.copyOf(events, events.length + 1);
+        String[] more = Arrays.copyOf(events, events.length + 1);
         more[events.length] = "SUMMARY:One more|DTSTART;VALUE=DATE:20260907";
         assertThatThrownBy(() -> read(more)).hasMessageStartingWith("The calendar has 10001 events; at most 10000");
     }
@@ -144,7 +146,7 @@ class CalendarFileTest {
     @Test
     void repetitionsWithoutMeasureAreRefused() {
         String[] daily = new String[60];
-        java.util.Arrays.fill(daily, "SUMMARY:Daily|DTSTART;VALUE=DATE:20200101|RRULE:FREQ=DAILY");
+        Arrays.fill(daily, "SUMMARY:Daily|DTSTART;VALUE=DATE:20200101|RRULE:FREQ=DAILY");
         assertThatThrownBy(() -> org.junit.jupiter.api.Assertions.assertTimeoutPreemptively(
                         Duration.ofSeconds(20), () -> read(daily)))
                 .hasMessageContaining("repeat on more than 12000 days");

@@ -1,5 +1,6 @@
 package vividroster.server.demo;
 
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
@@ -71,7 +72,7 @@ class ShellTasks implements ApplicationRunner {
     /** "Harbour Hill Middle" begins as harbour-hill-middle. */
     static String signInNameOf(String programme) {
         String name = programme
-                .toLowerCase(java.util.Locale.ROOT)
+                .toLowerCase(Locale.ROOT)
                 .replaceAll("[^\\p{L}\\p{N}]+", "-")
                 .replaceAll("^-|-$", "");
         return name.isEmpty() ? "director" : name;

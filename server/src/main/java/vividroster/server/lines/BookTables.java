@@ -1,6 +1,7 @@
 package vividroster.server.lines;
 
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -54,7 +55,7 @@ class BookTables {
         library.book(programId, bookId);
         return known(programId, bookId).values().stream()
                 .map(Kept::line)
-                .sorted(java.util.Comparator.comparingInt(Line::number))
+                .sorted(Comparator.comparingInt(Line::number))
                 .toList();
     }
 

@@ -8,7 +8,6 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -25,6 +24,7 @@ import vividroster.core.text.Lengths;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.Typed;
 
 @RestController
 @RequestMapping("/api")
@@ -142,8 +142,8 @@ class FitController {
                 request.kind(),
                 request.measures().byName(),
                 request.confirmed(),
-                Optional.ofNullable(request.setTo()).map(String::strip).filter(s -> !s.isEmpty()),
-                Optional.ofNullable(request.note()).orElse("").strip());
+                Typed.given(request.setTo()),
+                Typed.given(request.note()).orElse(""));
     }
 
     @GetMapping("/students/{studentId}/fits")

@@ -26,6 +26,7 @@ import vividroster.server.office.Office;
 import vividroster.server.partners.PartnerCheck.Measures;
 import vividroster.server.partners.PartnerCheck.Pairing;
 import vividroster.server.platform.ClientWrites;
+import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -240,15 +241,7 @@ public class PartnerChecks {
             List<PartnerPairs.Group> groups) {
         queries.insert(
                 programId,
-                new PartnerCheck(
-                        vividroster.server.platform.Ids.next(),
-                        classId,
-                        milestoneId,
-                        heldOn,
-                        Pairing.FAIR,
-                        watch,
-                        List.of(),
-                        groups),
+                new PartnerCheck(Ids.next(), classId, milestoneId, heldOn, Pairing.FAIR, watch, List.of(), groups),
                 accountId);
     }
 

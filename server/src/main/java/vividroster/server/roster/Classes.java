@@ -2,6 +2,7 @@ package vividroster.server.roster;
 
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -73,7 +74,7 @@ class Classes {
     private record Place(InstrumentCode instrument, String division) {}
 
     private static void add(Map<UUID, Map<Place, SectionOfClass>> sections, UUID classId, SectionOfClass added) {
-        sections.computeIfAbsent(classId, id -> new java.util.HashMap<>())
+        sections.computeIfAbsent(classId, id -> new HashMap<>())
                 .merge(
                         new Place(added.instrument(), added.division()),
                         added,

@@ -2,7 +2,6 @@ package vividroster.server.roster;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
@@ -11,6 +10,7 @@ import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.SectionScope;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
+import vividroster.server.platform.Typed;
 
 /**
  * Whole sections as the API names them: a class alone is tutti, with a family or an instrument (and division) a part
@@ -50,7 +50,7 @@ public record ScopeRequest(
         }
         return instrument == null
                 ? new SectionScope.Tutti(classId)
-                : new SectionScope.Section(classId, instrument, given(division));
+                : new SectionScope.Section(classId, instrument, Typed.given(division));
     }
 
     public static ScopeRequest of(SectionScope scope) {
@@ -82,9 +82,5 @@ public record ScopeRequest(
             case SectionScope.Section section -> List.of(section.instrument());
             case SectionScope.InstrumentAcrossClasses all -> List.of(all.instrument());
         };
-    }
-
-    private static Optional<String> given(String text) {
-        return Optional.ofNullable(text).map(String::strip).filter(t -> !t.isEmpty());
     }
 }

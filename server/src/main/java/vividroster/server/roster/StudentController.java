@@ -28,6 +28,7 @@ import vividroster.core.roster.Seat;
 import vividroster.core.text.Lengths;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.platform.Typed;
 
 /** Students one by one, and the chairs they sit on. */
 @RestController
@@ -61,12 +62,13 @@ class StudentController {
 
         StudentDetails details(UUID id) {
             PersonName read = PersonName.read(name);
+            PersonName kept = Typed.given(sortName).map(read::sortedAs).orElse(read);
             return new StudentDetails(
                     id,
-                    read.shown(),
-                    StudentEditing.given(sortName).orElse(read.sorted()),
-                    StudentEditing.given(studentNumber),
-                    StudentEditing.given(grade).orElse(""));
+                    kept.shown(),
+                    kept.sorted(),
+                    Typed.given(studentNumber),
+                    Typed.given(grade).orElse(""));
         }
     }
 

@@ -2,7 +2,6 @@ package vividroster.server.roster;
 
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -119,9 +118,5 @@ class StudentEditing {
     List<Seat> seating(UUID programId, UUID classId) {
         rosters.schoolClass(programId, classId);
         return rosters.inSeating(programId, roster.findOpenSeats(programId, classId));
-    }
-
-    static Optional<String> given(String text) {
-        return Optional.ofNullable(text).map(String::strip).filter(t -> !t.isEmpty());
     }
 }

@@ -6,7 +6,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -14,7 +13,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.BeltSlot;
-import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.LadderTemplate;
 import vividroster.core.curriculum.LadderTemplate.Available;
 import vividroster.core.curriculum.LadderTemplate.Plan;
@@ -22,6 +20,7 @@ import vividroster.core.curriculum.LadderTemplate.SlotPlan;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.curriculum.TestTemplate;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.Seat;
 import vividroster.server.checks.Checks;
@@ -49,14 +48,6 @@ class Templates {
             new Look("Driftwood", new BeltLook("#B79B78", "diagonal", 1)),
             new Look("Shell", new BeltLook("#E3AE98", "scallop", 2)),
             new Look("Kelp", new BeltLook("#4E7F52", "herringbone", 3)));
-
-    /** Each from 0 to 5; 17 of 25 pass, and hands and posture are never under 2. Ours, to be edited. */
-    private static final List<String> CRITERIA =
-            List.of("Sound", "Notes", "Rhythm and pulse", "Articulation", "Hands and posture");
-
-    private static final int TOP = 5;
-    private static final int MARK = 17;
-    private static final int FLOOR = 2;
 
     private final Checks checks;
     private final Library library;
@@ -94,10 +85,6 @@ class Templates {
         List<FirstCheck> available = checks.firstChecks(programId, instruments);
         Plan<UUID> plan = LadderTemplate.of(
                 available.stream()
-                        .sorted(Comparator.comparing((FirstCheck c) -> c.check().topic())
-                                .thenComparing(c -> c.check().instruments().isEmpty()
-                                        ? Integer.MAX_VALUE
-                                        : c.check().instruments().size()))
                         .map(c -> new Available<>(
                                 c.id(), c.check().topic(), c.check().instruments()))
                         .toList(),
@@ -174,38 +161,12 @@ class Templates {
         long before = library.allMilestones(programId).stream()
                 .filter(m -> m.kind() == MilestoneKind.PLAYING_TEST)
                 .count();
-        String name = "Test " + (before + 1);
-        List<Criterion> criteria = new ArrayList<>();
-        for (String criterion : CRITERIA) {
-            boolean last = criteria.size() + 1 == CRITERIA.size();
-            criteria.add(new Criterion(
-                    criteria.size() + 1, criterion, TOP, last ? OptionalInt.of(FLOOR) : OptionalInt.empty()));
-        }
-        Milestone test = new Milestone(
-                Ids.next(),
-                MilestoneKind.PLAYING_TEST,
-                name,
-                shortened(name + ": " + played.title()),
-                false,
-                Set.of(),
-                1,
-                new PassRule.ScoreAtLeast(MARK),
-                criteria);
+        Milestone test = TestTemplate.of(Ids.next(), played, (int) before);
         library.addTest(
                 programId,
                 test,
-                new TestFacts(
-                        test.id(),
-                        Optional.of(line.milestoneId()),
-                        "Pitch check, one measure of count-in, ♩ = "
-                                + Math.round(line.tempo().value()) + ", alone"),
+                new TestFacts(test.id(), Optional.of(line.milestoneId()), TestTemplate.conditions(line.tempo())),
                 library.lastShelfOrder(programId) + 1);
         return test.id();
-    }
-
-    private static String shortened(String title) {
-        return title.length() <= vividroster.core.text.Lengths.TITLE
-                ? title
-                : title.substring(0, vividroster.core.text.Lengths.TITLE - 1) + "…";
     }
 }
