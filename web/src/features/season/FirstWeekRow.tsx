@@ -1,11 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import clsx from "clsx";
 import { useState, type KeyboardEvent } from "react";
-import type { FirstWeeks } from "../../api/types";
+import type { FirstWeeks, WeekAsLeft } from "../../api/types";
 import { shortDay, weekday } from "../../app/days";
 import { instrumentsQuery } from "../../app/queries";
 import { topicNames } from "../library/starterShelf";
-import { byTopic, minutesOf, ownWays, type FirstThing } from "./firstWeeks";
+import { byTopic, missedBy, ownWays, type FirstThing } from "./firstWeeks";
 
 type Move = (orderIds: readonly string[], step: number) => void;
 type Drop = (orderIds: readonly string[], name: string) => void;
@@ -14,6 +14,7 @@ type Drop = (orderIds: readonly string[], name: string) => void;
 export function FirstWeekRow({
   week,
   things,
+  look,
   first,
   last,
   onMove,
@@ -21,12 +22,13 @@ export function FirstWeekRow({
 }: {
   week: FirstWeeks["weeks"][number];
   things: readonly FirstThing[];
+  look: WeekAsLeft;
   first: boolean;
   last: boolean;
   onMove: Move;
   onDrop: Drop;
 }) {
-  const wanted = minutesOf(things);
+  const wanted = look.minutesWanted;
   const over = wanted > week.minutes;
   return (
     <li className="grid gap-x-5 gap-y-2 border-b border-[var(--hairline)] py-3 md:grid-cols-[8.5rem_1fr]">
@@ -50,7 +52,7 @@ export function FirstWeekRow({
         {byTopic(things).map(([topic, members]) => (
           <div key={topic ?? "lines"} className="grid gap-x-3 sm:grid-cols-[7.5rem_1fr]">
             <span className="small soft pt-0.5">{topic ? topicNames[topic] : "Lines"}</span>
-            <Things members={members} first={first} last={last} onMove={onMove} onDrop={onDrop} />
+            <Things members={members} look={look} first={first} last={last} onMove={onMove} onDrop={onDrop} />
           </div>
         ))}
       </div>
@@ -66,7 +68,7 @@ interface Edges {
 }
 
 /** The things of a topic: what sections do each in their own way moves together until it is opened. */
-function Things({ members, ...edges }: { members: readonly FirstThing[] } & Edges) {
+function Things({ members, look, ...edges }: { members: readonly FirstThing[]; look: WeekAsLeft } & Edges) {
   const [open, setOpen] = useState(false);
   const instruments = useQuery(instrumentsQuery);
   const namesOf = (thing: FirstThing) =>
@@ -83,6 +85,7 @@ function Things({ members, ...edges }: { members: readonly FirstThing[] } & Edge
             about={names.length > 2 ? `${names.length} sections` : names.join(", ")}
             label={[names.length > 0 && `for ${names.join(", ")}`, thing.why]}
             why={thing.why}
+            missed={missedBy([thing], look)}
             orderIds={[thing.orderId]}
             {...edges}
           />
@@ -94,6 +97,7 @@ function Things({ members, ...edges }: { members: readonly FirstThing[] } & Edge
           about={`${own.length} checks`}
           label={[own.map((thing) => thing.title).join(", "), "Enter opens it"]}
           why={own.map((thing) => thing.title).join("\n")}
+          missed={missedBy(own, look)}
           orderIds={own.map((thing) => thing.orderId)}
           onOpen={() => setOpen(true)}
           {...edges}
@@ -108,6 +112,7 @@ function Thing({
   about,
   label,
   why,
+  missed,
   orderIds,
   first,
   last,
@@ -119,6 +124,7 @@ function Thing({
   about: string;
   label: readonly (string | false | undefined)[];
   why?: string;
+  missed?: string;
   orderIds: readonly string[];
   onOpen?: () => void;
 } & Edges) {
@@ -134,18 +140,29 @@ function Thing({
   return (
     <li
       title={why}
-      className="hairline flex items-center gap-0.5 rounded-lg border-[1.5px] py-0.5 pr-1 pl-2.5 text-[0.95rem]"
+      className={clsx(
+        "flex items-center gap-0.5 rounded-lg border-[1.5px] py-0.5 pr-1 pl-2.5 text-[0.95rem]",
+        missed ? "border-[var(--now)]" : "hairline",
+      )}
     >
       <button
         type="button"
         className="text-left"
         aria-expanded={onOpen ? false : undefined}
-        aria-label={[title, ...label, "arrow keys move it, Delete leaves it out"].filter(Boolean).join("; ")}
+        aria-label={[
+          title,
+          ...label,
+          missed && `too early, it needs ${missed}`,
+          "arrow keys move it, Delete leaves it out",
+        ]
+          .filter(Boolean)
+          .join("; ")}
         onClick={onOpen}
         onKeyDown={onKey}
       >
         {title}
         {about && <span className="small soft"> {about}</span>}
+        {missed && <span className="small font-semibold"> before “{missed}”, which it needs</span>}
       </button>
       <button
         type="button"

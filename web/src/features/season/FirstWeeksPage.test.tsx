@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { draw, Refusal, server, type Sent } from "../../test/render";
 import type { FirstOrders, FirstWeeks } from "../../api/types";
-import { byTopic, draftOf, minutesOf, moved, ordersOf, ownWays, weekOf, without } from "./firstWeeks";
+import { asLeft, byTopic, draftOf, moved, ordersOf, ownWays, weekOf, without } from "./firstWeeks";
 import { FirstWeeksPage } from "./FirstWeeksPage";
 
 afterEach(() => {
@@ -30,8 +30,8 @@ const proposal: FirstWeeks = {
     {
       ...week("2026-08-31", "2026-09-04"),
       checks: [
-        { starterKey: "sit-tall", title: "Sit tall", topic: "BODY", sections: [], minutes: 12 },
-        { milestoneId: "m1", title: "Case", topic: "HANDLING", sections: ["flute"], minutes: 8 },
+        { checkId: "k1", starterKey: "sit-tall", title: "Sit tall", topic: "BODY", sections: [] },
+        { checkId: "m1", milestoneId: "m1", title: "Case", topic: "HANDLING", sections: ["flute"] },
       ],
     },
     {
@@ -48,7 +48,7 @@ describe("the first weeks while they are left as one wants", () => {
     expect(weekOf(moved(draft, [id], 1), id)).toBe(1);
     expect(moved(draft, [id], -1)).toBe(draft);
     expect(weekOf(without(draft, [id]), id)).toBe(-1);
-    expect(minutesOf(draft[0]!)).toBe(20);
+    expect(asLeft(proposal, moved(draft, [id], 1)).weeks).toEqual([["m1"], ["k1"]]);
   });
 
   it("what sections do each in their own way moves together", () => {
@@ -85,6 +85,10 @@ describe("the first weeks of a class", () => {
     const sent = server({
       ...around,
       "GET /api/season/first-weeks": proposal,
+      "POST /api/season/first-weeks/look": [
+        { minutesWanted: 8, tooEarly: [] },
+        { minutesWanted: 112, tooEarly: [] },
+      ],
       "POST /api/season/first-weeks": (one: Sent) => ({ orders: (one.body as FirstOrders).orders.length }),
     });
     draw(<FirstWeeksPage />);
@@ -96,8 +100,33 @@ describe("the first weeks of a class", () => {
     expect(screen.getByText("Case left out")).toBeTruthy();
     fireEvent.click(screen.getByText("Order these weeks (2)"));
     expect(await screen.findByText("2 orders set for Winds")).toBeTruthy();
-    const body = sent.find((one) => one.method === "POST")?.body as FirstOrders;
+    const body = sent.find((one) => one.path === "/api/season/first-weeks" && one.method === "POST")
+      ?.body as FirstOrders;
     expect(body.orders.map((one) => one.setOn)).toEqual(["2026-09-07", "2026-09-07"]);
+  });
+
+  it("tell the minutes and what stands too early once something was moved", async () => {
+    const sent = server({
+      ...around,
+      "GET /api/season/first-weeks": proposal,
+      "POST /api/season/first-weeks/look": [
+        { minutesWanted: 8, tooEarly: [{ checkId: "m1", after: "Sit tall" }] },
+        { minutesWanted: 112, tooEarly: [] },
+      ],
+    });
+    draw(<FirstWeeksPage />);
+    const thing = await screen.findByRole("button", { name: /^Sit tall; arrow keys/ });
+    expect(screen.getAllByText("20 of 100 min")).toHaveLength(2);
+    expect(sent.some((one) => one.method === "POST")).toBe(false);
+    fireEvent.keyDown(thing, { key: "ArrowDown" });
+    expect(await screen.findByText("112 of 100 min, more than there is")).toBeTruthy();
+    expect(screen.getByText(/before “Sit tall”, which it needs/)).toBeTruthy();
+    expect(screen.getByRole("button", { name: /^Case; .*too early, it needs Sit tall/ })).toBeTruthy();
+    expect(sent.find((one) => one.method === "POST")?.body).toEqual({
+      classId: "c1",
+      from: "2026-08-31",
+      weeks: [["m1"], ["k1"]],
+    });
   });
 
   it("say what is missing", async () => {

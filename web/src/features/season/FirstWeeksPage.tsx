@@ -12,9 +12,9 @@ import { Band, Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 import { counted } from "../../ui/words";
 import { booksQuery } from "../library/books.queries";
-import { draftOf, moved, ordersOf, without, type FirstDraft } from "./firstWeeks";
+import { asLeft, asProposed, draftOf, moved, ordersOf, without, type FirstDraft } from "./firstWeeks";
 import { FirstWeekRow } from "./FirstWeekRow";
-import { firstWeeksQuery } from "./season.queries";
+import { firstWeeksLookQuery, firstWeeksQuery } from "./season.queries";
 
 /** The first weeks of a class in one press: proposed, left as one wants, ordered. */
 export function FirstWeeksPage() {
@@ -102,7 +102,10 @@ function Weeks({ proposal }: { proposal: FirstWeeks }) {
   const client = useQueryClient();
   const toast = useToast();
   const { search } = useScope();
-  const [draft, setDraft] = useState<FirstDraft>(() => draftOf(proposal));
+  const [proposed] = useState<FirstDraft>(() => draftOf(proposal));
+  const [draft, setDraft] = useState(proposed);
+  const look = useQuery(firstWeeksLookQuery(asLeft(proposal, draft), draft !== proposed));
+  const looks = (draft !== proposed && look.data) || asProposed(proposal);
   const body = ordersOf(proposal, draft);
   const again = () =>
     client.invalidateQueries({
@@ -154,6 +157,7 @@ function Weeks({ proposal }: { proposal: FirstWeeks }) {
             key={week.monday}
             week={week}
             things={draft[i] ?? []}
+            look={looks[i]!}
             first={i === 0}
             last={i === draft.length - 1}
             onMove={(orderIds, step) => setDraft(moved(draft, orderIds, step))}
@@ -173,6 +177,7 @@ function Weeks({ proposal }: { proposal: FirstWeeks }) {
           <p className="soft mt-1">{proposal.left.map((check) => check.title).join(" · ")}</p>
         </details>
       )}
+      {look.isError && <Failed error={look.error} />}
       {order.isError && <Failed error={order.error} />}
       <div className="bg-base-100 sticky bottom-0 mt-4 flex flex-wrap items-center gap-4 border-t border-[var(--hairline)] py-3">
         <Button

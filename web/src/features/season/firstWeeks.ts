@@ -1,5 +1,5 @@
 import { v7 as newId } from "uuid";
-import type { FirstCheck, FirstOrders, FirstWeeks } from "../../api/types";
+import type { FirstCheck, FirstOrders, FirstWeeks, WeekAsLeft, WeeksAsLeft } from "../../api/types";
 
 /** A check or a line of the proposal, as the director leaves it. */
 export interface FirstThing {
@@ -8,7 +8,8 @@ export interface FirstThing {
   /** Absent for a line. */
   topic?: FirstCheck["topic"];
   sections: readonly string[];
-  minutes: number;
+  /** Absent for a line. */
+  checkId?: string;
   why?: string;
   starterKey?: string;
   milestoneId?: string;
@@ -21,7 +22,7 @@ const thingOf = (check: FirstCheck): FirstThing => ({
   title: check.title,
   topic: check.topic,
   sections: check.sections,
-  minutes: check.minutes,
+  checkId: check.checkId,
   why: check.why,
   starterKey: check.starterKey,
   milestoneId: check.milestoneId,
@@ -35,7 +36,6 @@ export const draftOf = (proposal: FirstWeeks): FirstDraft =>
       orderId: newId(),
       title: `${line.shortName} ${line.title}`,
       sections: [],
-      minutes: 0,
       milestoneId: line.milestoneId,
     })),
   ]);
@@ -84,6 +84,17 @@ export function ownWays(things: readonly FirstThing[]): [alone: FirstThing[], ow
   return own.length < 2 ? [[...things], []] : [things.filter((thing) => !own.includes(thing)), own];
 }
 
-/** Minutes the checks of a week take, as it was left. */
-export const minutesOf = (things: readonly FirstThing[]) =>
-  things.reduce((sum, thing) => sum + thing.minutes, 0);
+/** What the server is asked of weeks that were laid otherwise. */
+export const asLeft = (proposal: FirstWeeks, draft: FirstDraft): WeeksAsLeft => ({
+  classId: proposal.classId,
+  from: proposal.weeks[0]!.setOn,
+  weeks: draft.map((things) => things.flatMap((thing) => thing.checkId ?? [])),
+});
+
+/** The weeks as they were proposed. */
+export const asProposed = (proposal: FirstWeeks): WeekAsLeft[] =>
+  proposal.weeks.map((week) => ({ minutesWanted: week.minutesWanted, tooEarly: [] }));
+
+/** What some things of a week need and stand before; absent where they stand well. */
+export const missedBy = (things: readonly FirstThing[], look: WeekAsLeft) =>
+  look.tooEarly.find((early) => things.some((thing) => thing.checkId === early.checkId))?.after;

@@ -1,7 +1,7 @@
 import { at } from "../../api/at";
-import { queryOptions } from "@tanstack/react-query";
-import { get } from "../../api/http";
-import type { FirstWeeks, Order, OrderSheet } from "../../api/types";
+import { keepPreviousData, queryOptions } from "@tanstack/react-query";
+import { get, post } from "../../api/http";
+import type { FirstWeeks, Order, OrderSheet, WeekAsLeft, WeeksAsLeft } from "../../api/types";
 
 export const ordersQuery = (classId: string | undefined) =>
   queryOptions({
@@ -31,6 +31,16 @@ export interface FirstWeeksWish {
   bookId?: string;
   linesAWeek: number;
 }
+
+/** What the weeks of a proposal want once something was moved in them. */
+export const firstWeeksLookQuery = (weeks: WeeksAsLeft, moved: boolean) =>
+  queryOptions({
+    queryKey: ["progress", "first-weeks", "look", weeks],
+    queryFn: () => post<WeekAsLeft[]>(at("/api/season/first-weeks/look"), weeks),
+    placeholderData: keepPreviousData,
+    enabled: moved,
+    staleTime: Infinity,
+  });
 
 export const firstWeeksQuery = (wish: FirstWeeksWish) =>
   queryOptions({

@@ -3,6 +3,7 @@ package vividroster.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -128,6 +129,49 @@ class FirstWeeksTest {
                 .get(0)
                 .path("checks")
                 .forEach(c -> assertThat(again).doesNotContain(c.path("title").asString()));
+    }
+
+    @Test
+    void weeksThatAreLeftOtherwiseAreLookedAt() {
+        JsonNode proposal = propose("");
+        List<List<String>> weeks = new ArrayList<>();
+        proposal.path("weeks").forEach(week -> {
+            List<String> ids = new ArrayList<>();
+            week.path("checks").forEach(c -> ids.add(c.path("checkId").asString()));
+            weeks.add(ids);
+        });
+        String monday = proposal.path("weeks").get(0).path("monday").asString();
+        JsonNode same = look(monday, weeks);
+        for (int i = 0; i < weeks.size(); i++) {
+            assertThat(same.get(i).path("minutesWanted").asInt())
+                    .isEqualTo(
+                            proposal.path("weeks").get(i).path("minutesWanted").asInt());
+            assertThat(same.get(i).path("tooEarly")).isEmpty();
+        }
+        Collections.reverse(weeks);
+        JsonNode turned = look(monday, weeks);
+        assertThat(turned.get(0).path("tooEarly").get(0).path("after").asString())
+                .isNotBlank();
+        assertThat(turned.get(0).path("minutesWanted").asInt())
+                .isEqualTo(same.get(weeks.size() - 1).path("minutesWanted").asInt());
+        assertThat(look(monday, List.of(List.of(UUID.randomUUID().toString())))
+                        .get(0)
+                        .path("minutesWanted")
+                        .asInt())
+                .as("no check of this class")
+                .isZero();
+        assertThat(director.post(
+                                "/api/season/first-weeks/look",
+                                Map.of("classId", school.id("Winds"), "from", monday, "weeks", List.of()))
+                        .sentence())
+                .isEqualTo("Say what stands in which week.");
+    }
+
+    private JsonNode look(String from, List<List<String>> weeks) {
+        Answer answer = director.post(
+                "/api/season/first-weeks/look", Map.of("classId", school.id("Winds"), "from", from, "weeks", weeks));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.json();
     }
 
     @Test

@@ -132,6 +132,46 @@ public final class FirstWeeks<K> {
                 weeks.firstLine(asked));
     }
 
+    /** A check that stands before what it needs. @param needed stands in the same week or later */
+    public record TooEarly<K>(K key, K needed) {}
+
+    /** A week as somebody left it. @param seconds that it wants */
+    public record Look<K>(int seconds, List<TooEarly<K>> tooEarly) {}
+
+    /**
+     * What weeks want that somebody has laid otherwise, and what stands too early in them. What is not laid was met before.
+     *
+     * @param weeks in order, each with its checks in any order
+     */
+    public static <K> List<Look<K>> look(List<List<Piece<K>>> weeks, Map<InstrumentCode, Integer> students) {
+        FirstWeeks<K> laid = new FirstWeeks<>(students, List.of());
+        for (int week = 0; week < weeks.size(); week++) {
+            Map<CheckTopic, Integer> teaching = new HashMap<>();
+            for (Piece<K> piece : weeks.get(week)) {
+                int seconds = laid.secondsMore(piece, laid.sectionsOf(piece), teaching);
+                teach(piece, teaching);
+                laid.placed.put(piece.key(), new Placed<>(piece, week, seconds, new Why.AtOnce<>()));
+            }
+        }
+        return weeks.stream()
+                .map(pieces -> new Look<>(
+                        pieces.stream()
+                                .mapToInt(piece -> laid.placed.get(piece.key()).seconds())
+                                .sum(),
+                        pieces.stream()
+                                .flatMap(piece -> laid.tooEarly(piece).stream())
+                                .toList()))
+                .toList();
+    }
+
+    private Optional<TooEarly<K>> tooEarly(Piece<K> piece) {
+        int week = placed.get(piece.key()).week();
+        return piece.needs().stream()
+                .filter(need -> placed.containsKey(need) && earliestAfter(need) > week)
+                .max(Comparator.comparingInt(this::earliestAfter))
+                .map(need -> new TooEarly<>(piece.key(), need));
+    }
+
     /** @return the seconds the week wants */
     private int fill(int week, List<Piece<K>> asked) {
         Set<K> known = asked.stream().map(Piece::key).collect(Collectors.toSet());
@@ -217,7 +257,7 @@ public final class FirstWeeks<K> {
                         : Math.max(0, steps - teaching.getOrDefault(piece.topic(), 0)));
     }
 
-    private void teach(Piece<K> piece, Map<CheckTopic, Integer> teaching) {
+    private static void teach(Piece<?> piece, Map<CheckTopic, Integer> teaching) {
         if (!piece.instruments().isEmpty()) {
             teaching.merge(piece.topic(), piece.steps() * SECONDS_PER_STEP, Math::max);
         }

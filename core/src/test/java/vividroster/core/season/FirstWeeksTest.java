@@ -223,4 +223,57 @@ class FirstWeeksTest {
                 }));
         assertThat(FirstWeeks.of(pieces, students, rooms)).as("the same again").isEqualTo(proposal);
     }
+
+    @Test
+    void whatIsLaidOtherwiseIsToldByWeek() {
+        Piece<String> sound = overDays(piece("sound", CheckTopic.FIRST_SOUND, TRUMPET));
+        Piece<String> tongue = after(piece("tongue", CheckTopic.ARTICULATION, TRUMPET), "sound");
+        Piece<String> tall = piece("tall", CheckTopic.BODY);
+        Map<InstrumentCode, Integer> students = Map.of(TRUMPET, 5);
+        assertThat(FirstWeeks.look(List.of(List.of(tall, sound), List.of(tongue)), students))
+                .allSatisfy(look -> assertThat(look.tooEarly()).isEmpty());
+        assertThat(FirstWeeks.look(List.of(List.of(tongue, sound), List.of()), students)
+                        .getFirst()
+                        .tooEarly())
+                .as("a sound wants days")
+                .containsExactly(new FirstWeeks.TooEarly<>("tongue", "sound"));
+        assertThat(FirstWeeks.look(List.of(List.of(tongue), List.of(sound)), students)
+                        .getFirst()
+                        .tooEarly())
+                .containsExactly(new FirstWeeks.TooEarly<>("tongue", "sound"));
+        assertThat(FirstWeeks.look(List.of(List.of(tongue)), students)
+                        .getFirst()
+                        .tooEarly())
+                .as("what is left out was met before")
+                .isEmpty();
+    }
+
+    @Property(tries = 200)
+    void aProposalThatIsLeftAsItIsWantsWhatItSaysAndIsNowhereTooEarly(@ForAll Random random) {
+        List<Piece<String>> pieces = new ArrayList<>();
+        CheckTopic[] topics = CheckTopic.values();
+        for (int i = 0; i < 25; i++) {
+            InstrumentCode[] own = List.of(
+                            new InstrumentCode[0], new InstrumentCode[] {TRUMPET}, new InstrumentCode[] {HORN})
+                    .get(random.nextInt(3));
+            Piece<String> made = piece("p" + i, topics[i * topics.length / 25], own);
+            made = random.nextInt(4) == 0 ? overDays(made) : made;
+            pieces.add(i > 0 && random.nextBoolean() ? after(made, "p" + random.nextInt(i)) : made);
+        }
+        Map<InstrumentCode, Integer> students = Map.of(TRUMPET, 1 + random.nextInt(9), HORN, 1 + random.nextInt(9));
+        Proposal<String> proposal = FirstWeeks.of(pieces, students, rooms(6, 20 + random.nextInt(40)));
+        List<List<Piece<String>>> weeks = new ArrayList<>();
+        for (int week = 0; week < 6; week++) {
+            int at = week;
+            List<Piece<String>> left = new ArrayList<>(proposal.placed().stream()
+                    .filter(placed -> placed.week() == at)
+                    .map(Placed::piece)
+                    .toList());
+            Collections.shuffle(left, random);
+            weeks.add(left);
+        }
+        List<FirstWeeks.Look<String>> looks = FirstWeeks.look(weeks, students);
+        assertThat(looks).extracting(FirstWeeks.Look::seconds).isEqualTo(proposal.secondsWanted());
+        assertThat(looks).allSatisfy(look -> assertThat(look.tooEarly()).isEmpty());
+    }
 }

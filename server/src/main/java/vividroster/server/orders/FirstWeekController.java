@@ -45,18 +45,19 @@ class FirstWeekController {
     }
 
     /**
+     * @param checkId what names it in a proposal
      * @param starterKey absent where it is on the shelf already
      * @param milestoneId absent where it is not on the shelf yet
      * @param sections it is for; empty where it is for all of the class
      * @param why it stands in this week and in none before; absent for what is left
      */
     record FirstCheckView(
+            UUID checkId,
             @Absent String starterKey,
             @Absent UUID milestoneId,
             String title,
             CheckTopic topic,
             List<InstrumentCode> sections,
-            int minutes,
             @Absent String why) {}
 
     record FirstLineView(UUID milestoneId, String shortName, String title) {}
@@ -99,6 +100,37 @@ class FirstWeekController {
                 person.programId(),
                 new FirstWeekPlans.Wish(
                         classId, Optional.ofNullable(from), weeks, Optional.ofNullable(bookId), linesAWeek)));
+    }
+
+    /** @param weeks in order, each with the ids of its checks */
+    record WeeksAsLeft(
+            @NotNull(message = "Choose a class.") UUID classId,
+
+            @NotNull(message = "Say from which day on.") LocalDate from,
+
+            @NotEmpty(message = "Say what stands in which week.")
+            @Size(max = FirstWeekPlans.MOST_WEEKS, message = "Look at most at {max} weeks at once.")
+            List<@NotNull @Size(max = 200, message = "Look at most at {max} checks in a week.") List<@NotNull UUID>>
+                    weeks) {}
+
+    /** @param after title of what it needs, which comes later */
+    record TooEarlyView(UUID checkId, String after) {}
+
+    record WeekAsLeftView(int minutesWanted, List<TooEarlyView> tooEarly) {}
+
+    @PostMapping("/look")
+    @Operation(
+            operationId = "lookAtFirstWeeks",
+            summary =
+                    "Minutes that weeks want as they were left, and what stands in them too early; nothing is ordered")
+    List<WeekAsLeftView> look(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody WeeksAsLeft request) {
+        return plans.look(person.programId(), request.classId(), request.from(), request.weeks()).stream()
+                .map(week -> new WeekAsLeftView(
+                        minutes(week.secondsWanted()),
+                        week.tooEarly().entrySet().stream()
+                                .map(early -> new TooEarlyView(early.getKey(), early.getValue()))
+                                .toList()))
+                .toList();
     }
 
     /** @param starterKey of a check that is not on the shelf yet; else the milestone */
@@ -165,7 +197,7 @@ class FirstWeekController {
                         .map(week -> view(week, planned.titles()))
                         .toList(),
                 planned.left().stream()
-                        .map(check -> view(check, List.of(), 0, null))
+                        .map(check -> view(check, List.of(), null))
                         .toList(),
                 planned.ordered(),
                 planned.newcomers()
@@ -190,21 +222,17 @@ class FirstWeekController {
     }
 
     private static FirstCheckView view(PlannedCheck planned, Map<UUID, String> titles) {
-        return view(
-                planned.check(),
-                planned.sections(),
-                minutes(planned.placed().seconds()),
-                why(planned.placed().why(), titles));
+        return view(planned.check(), planned.sections(), why(planned.placed().why(), titles));
     }
 
-    private static FirstCheckView view(FirstCheck first, List<InstrumentCode> sections, int minutes, String why) {
+    private static FirstCheckView view(FirstCheck first, List<InstrumentCode> sections, String why) {
         return new FirstCheckView(
+                first.id(),
                 first.milestoneId().isPresent() ? null : first.check().key(),
                 first.milestoneId().orElse(null),
                 first.check().title(),
                 first.check().topic(),
                 sections,
-                minutes,
                 why);
     }
 

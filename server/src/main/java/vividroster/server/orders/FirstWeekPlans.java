@@ -29,6 +29,7 @@ import vividroster.core.season.FirstWeeks.Piece;
 import vividroster.core.season.FirstWeeks.Placed;
 import vividroster.core.season.FirstWeeks.Proposal;
 import vividroster.core.season.FirstWeeks.Room;
+import vividroster.core.season.FirstWeeks.TooEarly;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.Newcomers;
 import vividroster.core.season.SchoolYear;
@@ -47,7 +48,7 @@ import vividroster.server.roster.SchoolClass;
 @Service
 class FirstWeekPlans {
 
-    private static final int MOST_WEEKS = 12;
+    static final int MOST_WEEKS = 12;
     private static final int MOST_LINES = 20;
 
     private final Checks checks;
@@ -180,6 +181,50 @@ class FirstWeekPlans {
                         .count(),
                 titles,
                 newStudents(programId, schoolClass.id(), today));
+    }
+
+    /**
+     * A week as a director left it.
+     *
+     * @param secondsWanted by its checks
+     * @param tooEarly by check the title of what it needs that comes later
+     */
+    record LookedAt(int secondsWanted, Map<UUID, String> tooEarly) {}
+
+    /**
+     * What the weeks of a proposal want once they are laid otherwise.
+     *
+     * @param from any day of the first week
+     * @param weeks ids of the checks of each; what is no check of this class is passed over
+     */
+    @Transactional(readOnly = true)
+    List<LookedAt> look(UUID programId, UUID classId, LocalDate from, List<List<UUID>> weeks) {
+        SchoolClass schoolClass = rosters.schoolClass(programId, classId);
+        LocalDate first = schoolClass
+                .next(office.year(programId, from), from)
+                .orElseThrow(() -> Problem.input("from", schoolClass.name() + " does not meet from then on."));
+        Map<InstrumentCode, Integer> students = students(programId, classId, first);
+        List<FirstCheck> shelf = checks.firstChecks(programId, students.keySet());
+        Prerequisites<UUID> needs = needs(shelf);
+        Map<UUID, FirstCheck> byId = shelf.stream().collect(Collectors.toMap(FirstCheck::id, check -> check));
+        return FirstWeeks.look(
+                        weeks.stream()
+                                .map(week -> week.stream()
+                                        .distinct()
+                                        .filter(byId::containsKey)
+                                        .map(id -> piece(byId.get(id), needs))
+                                        .toList())
+                                .toList(),
+                        students)
+                .stream()
+                .map(look -> new LookedAt(
+                        look.seconds(),
+                        look.tooEarly().stream()
+                                .collect(Collectors.toMap(
+                                        TooEarly::key,
+                                        early ->
+                                                byId.get(early.needed()).check().title()))))
+                .toList();
     }
 
     /** What a director put by hand may go round with starters that are not on the shelf; then the topics alone count. */
