@@ -1,0 +1,86 @@
+package vividroster.core.plan;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/**
+ * A milestone that is to stand in one week for all its sections.
+ *
+ * @param value points lost when it is left out
+ * @param essential what the year must not be without
+ * @param teachMinutes together, once for each class it concerns
+ * @param earliestWeek not before this week; 1 when it may stand anywhere
+ * @param fixedWeek the week it stands in whatever else is so
+ */
+public record PlanMilestone(
+        String id,
+        int value,
+        boolean essential,
+        int teachMinutes,
+        List<Share> sections,
+        List<Need> needs,
+        int earliestWeek,
+        Optional<Deadline> deadline,
+        OptionalInt fixedWeek,
+        FixedBecause fixedBecause) {
+
+    public PlanMilestone {
+        sections = List.copyOf(sections);
+        needs = List.copyOf(needs);
+    }
+
+    /**
+     * What it is for one section.
+     *
+     * @param teachMinutes besides what is taught together
+     * @param newNotes the section has not met before
+     */
+    public record Share(String section, int teachMinutes, int hearMinutes, List<String> newNotes) {
+
+        public Share {
+            newNotes = List.copyOf(newNotes);
+        }
+    }
+
+    /** @param gapWeeks teaching weeks between the two; 0 lets both stand in one week, taught in their order */
+    public record Need(String milestone, int gapWeeks) {}
+
+    /** @param marginWeeks teaching weeks it should stand before the deadline */
+    public record Deadline(int week, int marginWeeks) {}
+
+    /** Why a milestone does not move. */
+    public enum FixedBecause {
+        DATE,
+        PINNED,
+        HEARD
+    }
+
+    public boolean isFixed() {
+        return fixedWeek.isPresent();
+    }
+
+    /** Already heard: it stands where it was heard, and nothing is asked of it. */
+    public boolean isHeard() {
+        return isFixed() && fixedBecause == FixedBecause.HEARD;
+    }
+
+    public PlanMilestone fixedIn(int week, FixedBecause because) {
+        return new PlanMilestone(
+                id,
+                value,
+                essential,
+                teachMinutes,
+                sections,
+                needs,
+                earliestWeek,
+                deadline,
+                OptionalInt.of(week),
+                because);
+    }
+
+    public PlanMilestone dueBy(Optional<Deadline> other) {
+        return new PlanMilestone(
+                id, value, essential, teachMinutes, sections, needs, earliestWeek, other, fixedWeek, fixedBecause);
+    }
+}
