@@ -84,19 +84,19 @@ final class Arrangement {
     private void look(int number, int[] part, long steps) {
         Search search = new Search(stand, number, part, windows, new Steps(part.length * 1_000_003L + part[0]));
         if (part.length <= SMALL) {
-            search.within(windows.opened());
+            search.within(Windows.open(c));
             for (int round = 0; round < ROUNDS; round++) {
                 passes(search, steps / ROUNDS, smallHeats());
             }
         } else if (moves(part)) {
-            search.within(windows.opened());
+            search.within(Windows.open(c));
             double moved = c.problem.prices().movedEach();
             // most steps away from a plan in force are taken back: there are more of them
             passes(search, steps * 5 / 2, 50 * moved, 5 * moved, moved / 2, moved / 2);
         } else {
             pass(search, steps, HOT);
             if (missesSomething(part)) {
-                search.within(windows.opened());
+                search.within(Windows.open(c));
                 passes(search, steps / 4, HOT, 10 * HOT);
             }
         }

@@ -34,19 +34,17 @@ final class Windows {
         }
     }
 
-    private Windows(Windows other) {
-        c = other.c;
-        order = other.order;
+    private Windows(Compiled c) {
+        this.c = c;
+        order = new int[0];
         from = new int[c.count];
         to = new int[c.count];
-        for (int i : order) {
-            open(i);
-        }
+        Arrays.fill(to, c.problem.weeks().teaching());
     }
 
-    /** The same with every window open. */
-    Windows opened() {
-        return new Windows(this);
+    /** Every window open, in no order. */
+    static Windows open(Compiled c) {
+        return new Windows(c);
     }
 
     private void open(int i) {

@@ -115,6 +115,27 @@ final class YearBuilder {
                         m.fixedBecause()));
     }
 
+    /** For one of its sections, the others stay. */
+    YearBuilder alsoNewNotes(String id, String section, String... notes) {
+        return change(
+                id,
+                m -> new PlanMilestone(
+                        id,
+                        m.value(),
+                        m.essential(),
+                        m.teachMinutes(),
+                        m.sections().stream()
+                                .map(s -> s.section().equals(section)
+                                        ? new Share(section, s.teachMinutes(), s.hearMinutes(), List.of(notes))
+                                        : s)
+                                .toList(),
+                        m.needs(),
+                        m.earliestWeek(),
+                        m.deadline(),
+                        m.fixedWeek(),
+                        m.fixedBecause()));
+    }
+
     YearBuilder book(String... ids) {
         sequences.add(List.of(ids));
         return this;
