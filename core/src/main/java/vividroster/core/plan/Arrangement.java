@@ -129,12 +129,9 @@ final class Arrangement {
             return;
         }
         long before = done;
-        long[] asked = {0};
-        search.pass(steps, hot, COLD, () -> {
-            done = before + 128 * asked[0]++;
-            if ((asked[0] & 31) == 1) {
-                ended = !watch.goOn(done, all, search.bestPoints());
-            }
+        search.pass(steps, hot, COLD, step -> {
+            done = before + step;
+            ended = ended || !watch.goOn(done, all, search.bestPoints());
             return !ended;
         });
         done = before + steps;

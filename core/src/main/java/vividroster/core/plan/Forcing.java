@@ -34,7 +34,7 @@ final class Forcing {
         if (w == NOWHERE || !force(i, w, DEEPEST)) {
             return false;
         }
-        for (int n = homelessCount - 1; n >= 0; n--) {
+        for (int n = 0; n < homelessCount; n++) {
             int one = homeless[n];
             if (stand.at[one] == NOWHERE) {
                 stand.put(one, stand.cheapest(one));
@@ -125,17 +125,13 @@ final class Forcing {
     }
 
     private void takeOut(int i) {
-        for (int waiting : c.waiting[i]) {
-            if (stand.at[waiting] != NOWHERE) {
-                takeOut(waiting);
-            }
+        int count = stand.takeOut(i);
+        if (homelessCount + count > homeless.length) {
+            homeless = Arrays.copyOf(homeless, (homelessCount + count) * 2);
         }
-        stand.put(i, NOWHERE);
-        if (homelessCount == homeless.length) {
-            homeless = Arrays.copyOf(homeless, homelessCount * 2);
+        for (int n = 0; n < count; n++) {
+            homeless[homelessCount++] = stand.takenOut(n);
         }
-        // what waits for it was taken out first: read backwards, needs come first
-        homeless[homelessCount++] = i;
     }
 
     /** An allowed week between two, picked by chance. */

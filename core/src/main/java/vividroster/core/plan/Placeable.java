@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
-import org.jgrapht.alg.connectivity.GabowStrongConnectivityInspector;
+import org.jgrapht.alg.connectivity.KosarajuStrongConnectivityInspector;
 import org.jgrapht.graph.DefaultEdge;
 import org.jgrapht.graph.SimpleDirectedGraph;
 import vividroster.core.plan.PlanTrouble.Kind;
@@ -152,7 +152,7 @@ final class Placeable {
             }
         }
         alone.forEach(i -> ring(List.of(i)));
-        new GabowStrongConnectivityInspector<>(needed)
+        new KosarajuStrongConnectivityInspector<>(needed)
                 .stronglyConnectedSets().stream()
                         .filter(set -> set.size() > 1)
                         .map(set -> set.stream().sorted().toList())

@@ -110,7 +110,7 @@ public final class PlanOptions {
             number++;
         }
         int[] part = Arrays.stream(parts.get(number)).filter(i -> i != out).toArray();
-        new Search(there, number, part, Windows.open(there.c), new Steps(in)).pass(STEPS, 4, 1, () -> true);
+        new Search(there, number, part, Windows.open(there.c), new Steps(in)).pass(STEPS, 4, 1, step -> true);
         boolean kept = there.at[in] != NOWHERE && (out == NOWHERE || there.at[out] == NOWHERE);
         long after = there.points();
         for (int i = 0; i < stood.length; i++) {

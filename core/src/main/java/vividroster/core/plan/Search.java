@@ -1,7 +1,5 @@
 package vividroster.core.plan;
 
-import java.util.function.BooleanSupplier;
-
 /**
  * Looks for a better plan of one part of the year by annealing: steps that lose a little are taken while it is hot, fewer as
  * it cools, and the best plan seen is kept. A part is what is tied together by class, need or book; parts do not touch one
@@ -12,8 +10,20 @@ final class Search {
     private static final int NOWHERE = Stand.NOWHERE;
     /** How far apart two may stand that are exchanged, in taught weeks. */
     private static final int NEAR = 5;
+
+    private static final int BETWEEN_LOOKS = 128;
+    /** Changes a step makes and takes back without counting as more than one. */
+    private static final int USUAL_SHIFTS = 64;
+
+    private static final int SHIFTS_A_STEP = 8;
     /** How often in a hundred steps one of those left out is picked, besides its turn. */
     private static final int LEFT_OUT_PERCENT = 8;
+
+    /** Asked while a pass goes on. */
+    interface GoOn {
+
+        boolean goOn(long stepsOfThisPass);
+    }
 
     private final Compiled c;
     private final Stand stand;
@@ -70,20 +80,26 @@ final class Search {
     /**
      * So many steps from the best plan so far, cooling from one temperature to the other; then the best stands again.
      *
-     * @param goOn asked every 128 steps; its answer no ends the pass early
+     * A step that takes long chains along counts as several, so that the time of a pass is bounded too.
+     *
+     * @param goOn asked every so many steps; its answer no ends the pass early
      */
-    void pass(long count, double hot, double cold, BooleanSupplier goOn) {
+    void pass(long count, double hot, double cold, GoOn goOn) {
         restore();
         double cooling = cold / hot;
+        long next = 0;
         for (long s = 0; s < count; s++) {
-            if ((s & 127) == 0) {
-                if (!goOn.getAsBoolean()) {
+            if (s >= next) {
+                next = s + BETWEEN_LOOKS;
+                if (!goOn.goOn(s)) {
                     break;
                 }
                 whoIsOut();
                 temperature = hot * StrictMath.pow(cooling, (double) s / count);
             }
+            long before = stand.shifts();
             step();
+            s += Math.max(0, stand.shifts() - before - USUAL_SHIFTS) / SHIFTS_A_STEP;
         }
         restore();
     }
@@ -225,17 +241,8 @@ final class Search {
     /** With all that waits for it. */
     private void leaveOut(int i) {
         int mark = stand.mark();
-        takeOut(i);
+        stand.takeOut(i);
         judge(mark);
-    }
-
-    private void takeOut(int i) {
-        for (int waiting : c.waiting[i]) {
-            if (stand.at[waiting] != NOWHERE) {
-                takeOut(waiting);
-            }
-        }
-        stand.put(i, NOWHERE);
     }
 
     private void bringIn(int i) {

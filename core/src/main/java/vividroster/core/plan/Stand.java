@@ -33,10 +33,13 @@ final class Stand {
     private int[] journal = new int[256];
 
     private int written;
+    private final int[] takenOut;
+    private long shifts;
 
     Stand(Compiled c) {
         this.c = c;
         at = new int[c.count];
+        takenOut = new int[c.count];
         Arrays.fill(at, NOWHERE);
         load = new int[c.classes * c.weeks];
         notes = new int[c.problem.sections().size() * c.weeks];
@@ -50,7 +53,7 @@ final class Stand {
     void tellBy(List<int[]> parts) {
         partOf = new int[c.count];
         Arrays.fill(partOf, NOWHERE);
-        members = new int[parts.size() * c.weeks][4];
+        members = new int[parts.size() * c.weeks][];
         sizes = new int[members.length];
         slots = new int[c.count];
         for (int p = 0; p < parts.size(); p++) {
@@ -75,7 +78,9 @@ final class Stand {
     private void enter(int i, int w) {
         int place = partOf[i] * c.weeks + w;
         int size = sizes[place]++;
-        if (size == members[place].length) {
+        if (members[place] == null) {
+            members[place] = new int[4];
+        } else if (size == members[place].length) {
             members[place] = Arrays.copyOf(members[place], size * 2);
         }
         members[place][size] = i;
@@ -93,6 +98,11 @@ final class Stand {
         return points;
     }
 
+    /** Changes made and taken back so far: what the time goes into. */
+    long shifts() {
+        return shifts;
+    }
+
     /** Puts a milestone into a week, or nowhere. */
     void put(int i, int w) {
         int from = at[i];
@@ -108,6 +118,7 @@ final class Stand {
     }
 
     private void shift(int i, int from, int w) {
+        shifts++;
         points += c.alone(i, w) - c.alone(i, from);
         points += bookPoints(i, w) - bookPoints(i, from);
         int[] classes = c.inClasses[i];
@@ -237,6 +248,27 @@ final class Stand {
             sum += c.weekPrice(place, load[place] + c.takes[i][n]) - c.weekPrice(place, load[place]);
         }
         return sum;
+    }
+
+    /** Takes one out with all that waits for it. Who was taken out is told by {@link #takenOut} until the next time. */
+    int takeOut(int i) {
+        int tail = 0;
+        takenOut[tail++] = i;
+        put(i, NOWHERE);
+        for (int head = 0; head < tail; head++) {
+            for (int waiting : c.waiting[takenOut[head]]) {
+                if (at[waiting] != NOWHERE) {
+                    put(waiting, NOWHERE);
+                    takenOut[tail++] = waiting;
+                }
+            }
+        }
+        return tail;
+    }
+
+    /** One of those just taken out, whoever is needed before those who wait. */
+    int takenOut(int n) {
+        return takenOut[n];
     }
 
     /** Changes so far can no longer be taken back. */

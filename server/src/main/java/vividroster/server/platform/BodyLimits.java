@@ -27,6 +27,8 @@ import tools.jackson.databind.ObjectMapper;
 final class BodyLimits extends OncePerRequestFilter {
 
     static final int MOST_JSON_BYTES = 1 << 20;
+    /** A trial holds the whole year it is about; nothing of it is kept. */
+    static final int MOST_TRIAL_BYTES = 8 << 20;
     /** Of one request from its first byte to its last. */
     static final Duration LONGEST_JSON = Duration.ofSeconds(20);
 
@@ -51,8 +53,9 @@ final class BodyLimits extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         boolean files = String.valueOf(request.getContentType()).toLowerCase().startsWith("multipart/");
-        if (!files && request.getContentLengthLong() > MOST_JSON_BYTES) {
-            Answers.write(response, json, HttpStatus.CONTENT_TOO_LARGE, tooLarge());
+        int most = request.getRequestURI().endsWith("/trial") ? MOST_TRIAL_BYTES : MOST_JSON_BYTES;
+        if (!files && request.getContentLengthLong() > most) {
+            Answers.write(response, json, HttpStatus.CONTENT_TOO_LARGE, tooLarge(most));
             return;
         }
         String address = request.getRemoteAddr();
@@ -70,7 +73,7 @@ final class BodyLimits extends OncePerRequestFilter {
             chain.doFilter(
                     new Limited(
                             request,
-                            files ? Long.MAX_VALUE : MOST_JSON_BYTES,
+                            files ? Long.MAX_VALUE : most,
                             System.nanoTime() + (files ? LONGEST_FILES : LONGEST_JSON).toNanos()),
                     response);
         } finally {
@@ -82,8 +85,8 @@ final class BodyLimits extends OncePerRequestFilter {
         sending.computeIfPresent(address, (a, count) -> count == 1 ? null : count - 1);
     }
 
-    private static String tooLarge() {
-        return "This is larger than " + (MOST_JSON_BYTES >> 20) + " MB; nothing was changed.";
+    private static String tooLarge(long most) {
+        return "This is larger than " + (most >> 20) + " MB; nothing was changed.";
     }
 
     private static final class Limited extends HttpServletRequestWrapper {
@@ -131,7 +134,7 @@ final class BodyLimits extends OncePerRequestFilter {
             int read = in.read(bytes, from, length);
             count += Math.max(0, read);
             if (count > most) {
-                throw new Refused(Problem.tooLarge(tooLarge()));
+                throw new Refused(Problem.tooLarge(tooLarge(most)));
             }
             return read;
         }
