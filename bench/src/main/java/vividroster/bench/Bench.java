@@ -37,6 +37,9 @@ public final class Bench {
         if (wanted.isEmpty() || wanted.contains("notation")) {
             NotationBench.run();
         }
+        if (wanted.isEmpty() || wanted.contains("plan")) {
+            PlanBench.run();
+        }
         System.exit(0);
     }
 }

@@ -16,8 +16,8 @@ final class Search {
     private static final int USUAL_SHIFTS = 64;
 
     private static final int SHIFTS_A_STEP = 8;
-    /** How often in a hundred steps one of those left out is picked, besides its turn. */
-    private static final int LEFT_OUT_PERCENT = 8;
+    /** How often in a hundred steps one of those left out or moved away is picked, besides its turn. */
+    private static final int MISSING_PERCENT = 8;
 
     /** Asked while a pass goes on. */
     interface GoOn {
@@ -39,7 +39,7 @@ final class Search {
     /** The best plan is the one that stands, and was not written down yet. */
     private boolean bestStands;
 
-    /** Those of the part that stood nowhere when the temperature was last set. */
+    /** Those of the part that stood nowhere, or not where they stand in the plan in force, when the temperature was set. */
     private final int[] out;
 
     private int outCount;
@@ -107,16 +107,21 @@ final class Search {
     private void whoIsOut() {
         outCount = 0;
         for (int i : part) {
-            if (stand.at[i] == NOWHERE) {
+            if (stand.at[i] == NOWHERE || away(i)) {
                 out[outCount++] = i;
             }
         }
     }
 
+    /** Whether it stands in another week than in the plan in force. */
+    private boolean away(int i) {
+        return c.today[i] != NOWHERE && c.today[i] != stand.at[i];
+    }
+
     private void step() {
         int i = part[steps.below(part.length)];
         int kind = steps.below(32);
-        if (outCount > 0 && steps.below(100) < LEFT_OUT_PERCENT) {
+        if (outCount > 0 && steps.below(100) < MISSING_PERCENT) {
             i = out[steps.below(outCount)];
         }
         if (stand.at[i] == NOWHERE) {
@@ -140,7 +145,7 @@ final class Search {
     private void moveOne(int i, int kind) {
         int w;
         if (kind < 3) {
-            w = steps.below(c.weeks);
+            w = away(i) ? c.today[i] : steps.below(c.weeks);
         } else if (kind < 8) {
             w = weekOfNeighbour(i);
         } else {
@@ -190,7 +195,7 @@ final class Search {
 
     private void exchange(int i) {
         int a = stand.at[i];
-        int j = steps.below(5) == 0 ? besideNeighbour(i) : nearby(a);
+        int j = steps.below(10) > 0 ? nearby(a) : away(i) ? someoneIn(c.today[i]) : besideNeighbour(i);
         if (j == NOWHERE) {
             return;
         }

@@ -13,7 +13,7 @@ import vividroster.core.plan.PlanMilestone.Need;
 import vividroster.core.plan.PlanMilestone.Share;
 
 /** Years made up from a seed: whole ones like those a school plans, and small ones that can be solved exactly. */
-final class MadeUpYear {
+public final class MadeUpYear {
 
     private static final int WEEKS = 42;
     private static final int CLOSED = 6;
@@ -30,11 +30,11 @@ final class MadeUpYear {
     }
 
     /** 400 milestones of 14 sections in four classes, 36 teaching weeks of 42, 90 to 105 percent full. */
-    static PlanProblem whole(long seed) {
+    public static PlanProblem whole(long seed) {
         return whole(seed, 400);
     }
 
-    static PlanProblem whole(long seed, int milestones) {
+    public static PlanProblem whole(long seed, int milestones) {
         MadeUpYear year = new MadeUpYear(seed);
         year.calendar();
         int[] sizes = {5, 1, 4, 4};
@@ -42,6 +42,90 @@ final class MadeUpYear {
             year.wholeClass("c" + k, sizes[k], milestones / sizes.length);
         }
         return year.problem(PlanPrices.balanced(), Map.of());
+    }
+
+    /** The first open week from the middle of the year on. */
+    public static int midYear(PlanProblem year) {
+        int week = year.weeks().count() / 2;
+        while (!year.weeks().isOpen(week)) {
+            week++;
+        }
+        return week;
+    }
+
+    /** A week of a planned year is lost; what stood before it was heard. */
+    public static PlanProblem lost(Plan plan, int week) {
+        PlanProblem year = plan.problem();
+        List<Boolean> closed = new ArrayList<>();
+        for (int w = 1; w <= year.weeks().count(); w++) {
+            closed.add(w == week || !year.weeks().isOpen(w));
+        }
+        List<PlanClass> classes = year.classes().stream()
+                .map(k -> {
+                    List<Integer> minutes = new ArrayList<>(k.minutes());
+                    minutes.set(week - 1, 0);
+                    return new PlanClass(k.id(), minutes);
+                })
+                .toList();
+        return new PlanProblem(
+                new TeachingWeeks(closed),
+                classes,
+                year.sections(),
+                heard(plan, week),
+                year.sequences(),
+                year.rules(),
+                year.prices(),
+                plan.weeks());
+    }
+
+    /** From a week on the first section takes twice as long. */
+    public static PlanProblem slow(Plan plan, int week) {
+        PlanProblem year = plan.problem();
+        String slow = year.sections().getFirst().id();
+        List<PlanMilestone> milestones = heard(plan, week).stream()
+                .map(m -> m.isHeard()
+                        ? m
+                        : new PlanMilestone(
+                                m.id(),
+                                m.value(),
+                                m.essential(),
+                                m.teachMinutes(),
+                                m.sections().stream()
+                                        .map(s -> s.section().equals(slow)
+                                                ? new Share(
+                                                        slow, s.teachMinutes() * 2, s.hearMinutes() * 2, s.newNotes())
+                                                : s)
+                                        .toList(),
+                                m.needs(),
+                                m.earliestWeek(),
+                                m.deadline(),
+                                m.fixedWeek(),
+                                m.fixedBecause()))
+                .toList();
+        return new PlanProblem(
+                year.weeks(),
+                year.classes(),
+                year.sections(),
+                milestones,
+                year.sequences(),
+                year.rules(),
+                year.prices(),
+                plan.weeks());
+    }
+
+    private static List<PlanMilestone> heard(Plan plan, int before) {
+        return plan.problem().milestones().stream()
+                .map(m -> plan.weekOf(m.id()).orElse(before) < before
+                        ? m.fixedIn(plan.weeks().get(m.id()), FixedBecause.HEARD)
+                        : m)
+                .toList();
+    }
+
+    /** How many stand elsewhere, or nowhere, that stood in the plan in force. */
+    public static long moves(Plan plan) {
+        return plan.problem().today().entrySet().stream()
+                .filter(stood -> !stood.getValue().equals(plan.weeks().get(stood.getKey())))
+                .count();
     }
 
     private PlanProblem problem(PlanPrices prices, Map<String, Integer> today) {

@@ -70,6 +70,27 @@ class PlannerTest {
     }
 
     @Test
+    void aRePlanOfAWholeYearKeepsEveryRuleAndNeverMovesWhatWasHeard() {
+        Plan today = Planner.plan(MadeUpYear.whole(4), BUDGET);
+        int week = MadeUpYear.midYear(today.problem());
+        for (PlanProblem changed : List.of(MadeUpYear.lost(today, week), MadeUpYear.slow(today, week))) {
+            Plan balanced = Planner.plan(changed, BUDGET);
+            PlanProblem least = changed.with(changed.prices().leastChange());
+            Plan leastChange = Planner.plan(least, BUDGET);
+            checked(changed, balanced);
+            checked(least, leastChange);
+            // by its own prices the other one is no better
+            assertThat(leastChange.points().total())
+                    .isLessThanOrEqualTo(
+                            Planner.look(least, balanced.weeks()).points().total());
+            changed.milestones().stream()
+                    .filter(PlanMilestone::isHeard)
+                    .forEach(m -> assertThat(leastChange.weeks().get(m.id()))
+                            .isEqualTo(today.weeks().get(m.id())));
+        }
+    }
+
+    @Test
     void theSameProblemHasTheSamePlan() {
         PlanProblem problem = MadeUpYear.whole(7, 120);
         Map<String, Integer> first = Planner.plan(problem, BUDGET).weeks();
