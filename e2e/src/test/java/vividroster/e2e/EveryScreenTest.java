@@ -135,7 +135,8 @@ class EveryScreenTest {
         AxeBuilder axe =
                 new AxeBuilder(page).setLegacyMode(true).options(options).exclude("[role=img] svg");
         if (look == Look.CONTRAST) {
-            axe.withRules(List.of("color-contrast"));
+            // Rows of a long list are drawn alike; every one is looked at for all else.
+            axe.withRules(List.of("color-contrast")).exclude("tr:nth-child(n+16)").exclude("li:nth-child(n+16)");
         } else if (look == Look.ALL_BUT_CONTRAST) {
             axe.disableRules(List.of("color-contrast"));
         }
@@ -158,6 +159,18 @@ class EveryScreenTest {
                 .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
     }
 
+    /** As a link does, without loading the application anew; what was looked at before is gone when this returns. */
+    private static void follow(Page page, String address) {
+        page.evaluate("""
+                address => {
+                  document.querySelector("main > *").dataset.left = "yes";
+                  history.pushState(null, "", address);
+                  dispatchEvent(new PopStateEvent("popstate"));
+                }""", address);
+        page.locator("main > [data-left]")
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+    }
+
     @ParameterizedTest
     @EnumSource(Screen.class)
     void noSeriousViolationAndNothingOffTheSide(Screen screen) {
@@ -169,26 +182,34 @@ class EveryScreenTest {
             found.addAll(serious(page, "sign-in"));
             Browsing.signInToDemo(server, page);
             screens().forEach((name, address) -> {
-                page.navigate(address);
+                // Where one address leads to the next on one and the same page, nothing would go.
+                if (name.equals("podium") || name.startsWith("hear ")) {
+                    page.navigate(address);
+                } else {
+                    follow(page, address);
+                }
                 settle(page);
                 boolean laptop = screen == Screen.LAPTOP;
-                found.addAll(serious(page, name, laptop ? Look.ALL : Look.ALL_BUT_CONTRAST));
+                found.addAll(serious(page, name, Look.ALL_BUT_CONTRAST));
                 if (laptop) {
+                    found.addAll(serious(page, name, Look.CONTRAST));
                     // The themes differ in colour alone, which is checked once.
+                    Object theme = page.evaluate("document.documentElement.dataset.theme");
                     page.evaluate("document.documentElement.dataset.theme = 'pit'");
                     found.addAll(serious(page, name + ", pit", Look.CONTRAST));
+                    page.evaluate("theme => document.documentElement.dataset.theme = theme", theme);
                 }
                 int over = (Integer) page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
                 if (over > 0) {
                     found.add(name + " is " + over + " px too wide at " + screen);
                 }
             });
-            page.navigate(screens().get("library"));
+            follow(page, screens().get("library"));
             page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Starter checks"))
                     .click();
             assertThat(page.getByLabel("Instrument")).isVisible();
             found.addAll(serious(page, "starter checks"));
-            page.navigate(screens().get("office"));
+            follow(page, screens().get("office"));
             page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Schools"))
                     .click();
             assertThat(page.getByText("How do students sit?")).isVisible();
