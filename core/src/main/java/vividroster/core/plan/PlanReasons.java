@@ -75,14 +75,7 @@ public final class PlanReasons {
     public PlanReason whyLeftOut(String milestone) {
         int i = c.place(milestone);
         if (!c.isFree(i)) {
-            int w = c.fixed[i];
-            int silent = c.classWithoutMinutes(i, w);
-            if (!c.open[w]) {
-                return new PlanReason.NoSchool(w + 1);
-            }
-            return silent == NOWHERE
-                    ? new PlanReason.NotBefore(w + 1)
-                    : new PlanReason.ClassDoesNotMeet(w + 1, c.classId(silent));
+            return forbidden(i, c.fixed[i]).orElseThrow();
         }
         List<NotThere> all = new ArrayList<>();
         for (int w = 0; w < c.weeks; w++) {
@@ -134,24 +127,34 @@ public final class PlanReasons {
         if (w == NOWHERE || c.isHeard(i)) {
             return Optional.empty();
         }
+        if (!c.isFree(i)) {
+            return forbidden(i, w);
+        }
         stand.put(i, NOWHERE);
-        NotThere reason = c.isFree(i) ? notIn(i, w) : new PlanReason.Costs(w + 1, PlanPoints.NONE);
+        NotThere reason = notIn(i, w);
         stand.put(i, w);
         stand.keep();
         return reason instanceof PlanReason.Costs ? Optional.empty() : Optional.of(reason);
     }
 
-    NotThere notIn(int i, int w) {
+    /** Why nothing of it can stand in a week, whatever else stands there. */
+    private Optional<NotThere> forbidden(int i, int w) {
         int week = w + 1;
         if (!c.open[w]) {
-            return new PlanReason.NoSchool(week);
+            return Optional.of(new PlanReason.NoSchool(week));
         }
         int silent = c.classWithoutMinutes(i, w);
         if (silent != NOWHERE) {
-            return new PlanReason.ClassDoesNotMeet(week, c.classId(silent));
+            return Optional.of(new PlanReason.ClassDoesNotMeet(week, c.classId(silent)));
         }
-        if (week < c.milestone(i).earliestWeek()) {
-            return new PlanReason.NotBefore(week);
+        return week < c.milestone(i).earliestWeek() ? Optional.of(new PlanReason.NotBefore(week)) : Optional.empty();
+    }
+
+    NotThere notIn(int i, int w) {
+        int week = w + 1;
+        Optional<NotThere> forbidden = forbidden(i, w);
+        if (forbidden.isPresent()) {
+            return forbidden.get();
         }
         for (int n = 0; n < c.needs[i].length; n++) {
             int need = stand.at[c.needs[i][n]];
