@@ -150,8 +150,10 @@ class FirstWeeksTest {
         }
         Collections.reverse(weeks);
         JsonNode turned = look(monday, weeks);
-        assertThat(turned.get(0).path("tooEarly").get(0).path("after").asString())
-                .isNotBlank();
+        List<String> missed = new ArrayList<>();
+        turned.forEach(week -> week.path("tooEarly")
+                .forEach(early -> missed.add(early.path("after").asString())));
+        assertThat(missed).isNotEmpty().noneMatch(String::isBlank);
         assertThat(turned.get(0).path("minutesWanted").asInt())
                 .isEqualTo(same.get(weeks.size() - 1).path("minutesWanted").asInt());
         assertThat(look(monday, List.of(List.of(UUID.randomUUID().toString())))

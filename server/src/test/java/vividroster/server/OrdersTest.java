@@ -49,6 +49,31 @@ class OrdersTest {
     }
 
     @Test
+    void dueDaysGoIntoOtherCalendars() {
+        order(List.of(school.section("flute"), school.section("trumpet")), "line");
+        order(List.of(school.tutti()), "test");
+        Answer answer = director.get("/api/season/due.ics?" + winds());
+        assertThat(answer.status()).isEqualTo(200);
+        assertThat(answer.contentType()).startsWith("text/calendar");
+        String text = answer.text().replace("\r\n ", "");
+        assertThat(text.split("BEGIN:VEVENT")).hasSize(3);
+        assertThat(text)
+                .contains("Playing test: ")
+                .contains("Due: ")
+                .contains("DESCRIPTION:Flute\\, Trumpet")
+                .contains("DESCRIPTION:Tutti")
+                .contains("DTSTART;VALUE=DATE:20261009");
+        assertThat(director.get("/api/season/due.ics?" + winds())
+                        .text()
+                        .lines()
+                        .filter(l -> l.startsWith("UID"))
+                        .toList())
+                .isEqualTo(text.lines().filter(l -> l.startsWith("UID")).toList());
+        assertThat(director.get("/api/season/due.ics?classId=" + Ids.next()).status())
+                .isEqualTo(404);
+    }
+
+    @Test
     void tuttiIsEverybodyWhoSitsThereNow() {
         assertThat(order(List.of(school.tutti()), "line").status()).isEqualTo(201);
         assertThat(having("line", winds()))
