@@ -52,6 +52,14 @@ const at = (answer: unknown = sheet) =>
   server({ "GET /api/season/sheet": answer, "GET /api/instruments": instruments });
 
 describe("the order sheet", () => {
+  it("gives the due days of the class to other calendars", async () => {
+    at();
+    draw(<OrderSheetPage />, "/season/sheet?class=c1");
+    const link = await screen.findByRole("link", { name: "Due days" });
+    expect(link.getAttribute("href")).toBe("/api/season/due.ics?classId=c1");
+    expect(link.hasAttribute("download")).toBe(true);
+  });
+
   it("shows each section its own line, key, place, pattern and drill", async () => {
     at();
     draw(<OrderSheetPage />, "/season/sheet?class=c1");

@@ -1,9 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
-import { Printer } from "lucide-react";
+import { CalendarDays, Printer } from "lucide-react";
+import { at } from "../../api/at";
 import type { OrderSheet } from "../../api/types";
 import { span, weekday } from "../../app/days";
 import { familyOf } from "../../app/queries";
 import { familyHue, useScope } from "../../app/scope";
+import { looks } from "../../ui/looks";
 import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { orderSheetQuery } from "./season.queries";
 
@@ -26,6 +28,14 @@ export function OrderSheetPage() {
   return (
     <>
       <Heading title={`Order sheet, ${className}`} words={span(monday, friday)}>
+        <a
+          className={`${looks.button} h-10 font-semibold print:hidden`}
+          href={at("/api/season/due.ics", {}, { classId: scope.classId })}
+          title="Every due day and test of this class and year, for other calendars"
+          download
+        >
+          <CalendarDays size={17} aria-hidden /> Due days
+        </a>
         <Button onClick={() => window.print()}>
           <Printer size={17} aria-hidden /> Print
         </Button>

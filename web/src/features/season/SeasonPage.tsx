@@ -51,15 +51,6 @@ export function SeasonPage({ director }: { director: boolean }) {
             Order sheet
           </Link>
         )}
-        {scope.classId && (
-          <a
-            className={`${looks.button} h-10 font-semibold`}
-            href={at("/api/season/due.ics", {}, { classId: scope.classId })}
-            download
-          >
-            Due days (.ics)
-          </a>
-        )}
         {director && (
           <Link
             className={`${looks.button} h-10 font-semibold`}
