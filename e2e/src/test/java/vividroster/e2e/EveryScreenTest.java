@@ -136,7 +136,9 @@ class EveryScreenTest {
                 new AxeBuilder(page).setLegacyMode(true).options(options).exclude("[role=img] svg");
         if (look == Look.CONTRAST) {
             // Rows of a long list are drawn alike; every one is looked at for all else.
-            axe.withRules(List.of("color-contrast")).exclude("tr:nth-child(n+16)").exclude("li:nth-child(n+16)");
+            axe.withRules(List.of("color-contrast"))
+                    .exclude("tr:nth-child(n+16)")
+                    .exclude("li:nth-child(n+16)");
         } else if (look == Look.ALL_BUT_CONTRAST) {
             axe.disableRules(List.of("color-contrast"));
         }

@@ -268,14 +268,15 @@ final class Compiled {
     }
 
     private void priceAlone(int i) {
-        PlanPrices prices = problem.prices();
         PlanMilestone m = milestone(i);
-        for (int w = 0; w < weeks; w++) {
-            PlanPoints points = datesAlone(m, w).plus(movedTo(i, w));
-            alone[i * (weeks + 1) + w] = points.total() + prices.brokenNeed() * brokenFor(i, w);
+        int first = i * (weeks + 1);
+        long broken = problem.prices().brokenNeed();
+        if (m.deadline().isPresent() || today[i] != NOWHERE || fixedNeeding[i].length > 0) {
+            for (int w = 0; w < weeks; w++) {
+                alone[first + w] = datesAlone(m, w).total() + movedTo(i, w).total() + broken * brokenFor(i, w);
+            }
         }
-        alone[i * (weeks + 1) + weeks] =
-                dropped(m) + movedTo(i, NOWHERE).total() + prices.brokenNeed() * brokenFor(i, NOWHERE);
+        alone[first + weeks] = dropped(m) + movedTo(i, NOWHERE).total() + broken * brokenFor(i, NOWHERE);
     }
 
     /** Points for leaving a milestone out. */

@@ -1,5 +1,6 @@
 package vividroster.server.season;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
@@ -166,7 +167,8 @@ class PlanTrialController {
             @NotNull Integer need,
             @NotNull List<Double> ahead) {}
 
-    /** Coming weeks counted from 1; absent: not this year. */
+    /** Coming weeks counted from 1; null: not this year. */
+    @JsonInclude(JsonInclude.Include.ALWAYS)
     record ForecastTrialView(
             @Absent Integer low,
             @Absent Integer middle,

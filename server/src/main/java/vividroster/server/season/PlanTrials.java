@@ -48,8 +48,10 @@ import vividroster.server.season.PlanTrialController.UnplacedView;
 @Component
 class PlanTrials {
 
-    /** Options are looked for as long as a director would read them; a thousandth part of a second each. */
+    /** Options are looked for as long as a director would read them, fewer where the year is large and each takes longer. */
     private static final int MOST_WITH_OPTIONS = 8;
+
+    private static final int MILESTONES_WITH_OPTIONS = 4_000;
 
     private static final int MOST_WEEKS = 400;
     /** Planning takes a whole processor; whoever comes while all are at it waits a little. */
@@ -117,7 +119,8 @@ class PlanTrials {
                 .sorted(Comparator.comparing(PlanMilestone::essential)
                         .thenComparing(PlanMilestone::value)
                         .reversed())
-                .limit(MOST_WITH_OPTIONS)
+                .limit(Math.clamp(
+                        MILESTONES_WITH_OPTIONS / plan.problem().milestones().size(), 1, MOST_WITH_OPTIONS))
                 .map(PlanMilestone::id)
                 .toList());
     }
