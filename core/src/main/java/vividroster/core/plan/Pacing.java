@@ -71,20 +71,14 @@ public enum Pacing {
                 own.add(m);
             }
             for (Share share : m.sections()) {
-                own.add(new PlanMilestone(
+                own.add(m.part(
                         idFor(m.id(), share.section()),
                         m.value(),
-                        m.essential(),
-                        m.teachMinutes(),
                         List.of(share),
                         m.needs().stream()
                                 .flatMap(need -> parts(all.get(need.milestone()), share.section()).stream()
                                         .map(id -> new Need(id, need.gapWeeks())))
-                                .toList(),
-                        m.earliestWeek(),
-                        m.deadline(),
-                        m.fixedWeek(),
-                        m.fixedBecause()));
+                                .toList()));
             }
         }
         List<List<String>> books = new ArrayList<>();

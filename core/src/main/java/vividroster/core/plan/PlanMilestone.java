@@ -66,21 +66,38 @@ public record PlanMilestone(
     }
 
     public PlanMilestone fixedIn(int week, FixedBecause because) {
-        return new PlanMilestone(
-                id,
-                value,
-                essential,
-                teachMinutes,
-                sections,
-                needs,
-                earliestWeek,
-                deadline,
-                OptionalInt.of(week),
-                because);
+        return with(earliestWeek, deadline, OptionalInt.of(week), because);
+    }
+
+    /** Free to stand in any week its earliest one allows. */
+    public PlanMilestone unfixed() {
+        return with(earliestWeek, deadline, OptionalInt.empty(), fixedBecause);
+    }
+
+    public PlanMilestone notBefore(int week) {
+        return with(week, deadline, fixedWeek, fixedBecause);
     }
 
     public PlanMilestone dueBy(Optional<Deadline> other) {
+        return with(earliestWeek, other, fixedWeek, fixedBecause);
+    }
+
+    private PlanMilestone with(int earliest, Optional<Deadline> due, OptionalInt week, FixedBecause because) {
+        return new PlanMilestone(id, value, essential, teachMinutes, sections, needs, earliest, due, week, because);
+    }
+
+    /** The same for these sections alone, under a name and at a value of its own. */
+    public PlanMilestone part(String partId, int partValue, List<Share> shares, List<Need> partNeeds) {
         return new PlanMilestone(
-                id, value, essential, teachMinutes, sections, needs, earliestWeek, other, fixedWeek, fixedBecause);
+                partId,
+                partValue,
+                essential,
+                teachMinutes,
+                shares,
+                partNeeds,
+                earliestWeek,
+                deadline,
+                fixedWeek,
+                fixedBecause);
     }
 }

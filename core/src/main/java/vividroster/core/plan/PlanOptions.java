@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.function.Predicate;
 import vividroster.core.plan.PlanReason.NotThere;
 
@@ -257,17 +256,11 @@ public final class PlanOptions {
     }
 
     private static PlanMilestone only(PlanMilestone m, String id, Predicate<String> which, int value) {
-        return new PlanMilestone(
+        return m.part(
                 id,
                 value,
-                m.essential(),
-                m.teachMinutes(),
                 m.sections().stream().filter(s -> which.test(s.section())).toList(),
-                m.needs(),
-                m.earliestWeek(),
-                m.deadline(),
-                m.fixedWeek(),
-                m.fixedBecause());
+                m.needs());
     }
 
     /** Sections that fit into a week, the shortest first; not all of them. */
@@ -305,35 +298,12 @@ public final class PlanOptions {
     /** The cheapest week its earliest week forbids. */
     private Optional<PlanOption> earlier(int i) {
         PlanMilestone m = c.milestone(i);
-        return m.earliestWeek() == 1
-                ? Optional.empty()
-                : anyWeek(new PlanMilestone(
-                        m.id(),
-                        m.value(),
-                        m.essential(),
-                        m.teachMinutes(),
-                        m.sections(),
-                        m.needs(),
-                        1,
-                        m.deadline(),
-                        m.fixedWeek(),
-                        m.fixedBecause()));
+        return m.earliestWeek() == 1 ? Optional.empty() : anyWeek(m.notBefore(1));
     }
 
     /** The cheapest week for one whose own cannot hold anything. */
     private Optional<PlanOption> unpin(String milestone) {
-        PlanMilestone m = c.milestone(c.place(milestone));
-        return anyWeek(new PlanMilestone(
-                m.id(),
-                m.value(),
-                m.essential(),
-                m.teachMinutes(),
-                m.sections(),
-                m.needs(),
-                m.earliestWeek(),
-                m.deadline(),
-                OptionalInt.empty(),
-                m.fixedBecause()));
+        return anyWeek(c.milestone(c.place(milestone)).unfixed());
     }
 
     private Optional<PlanOption> anyWeek(PlanMilestone changed) {

@@ -85,22 +85,16 @@ public final class MadeUpYear {
         List<PlanMilestone> milestones = heard(plan, week).stream()
                 .map(m -> m.isHeard()
                         ? m
-                        : new PlanMilestone(
+                        : m.part(
                                 m.id(),
                                 m.value(),
-                                m.essential(),
-                                m.teachMinutes(),
                                 m.sections().stream()
                                         .map(s -> s.section().equals(slow)
                                                 ? new Share(
                                                         slow, s.teachMinutes() * 2, s.hearMinutes() * 2, s.newNotes())
                                                 : s)
                                         .toList(),
-                                m.needs(),
-                                m.earliestWeek(),
-                                m.deadline(),
-                                m.fixedWeek(),
-                                m.fixedBecause()))
+                                m.needs()))
                 .toList();
         return new PlanProblem(
                 year.weeks(),

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalInt;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -70,19 +69,8 @@ class PlanOptionsTest {
                             .toList());
                     assertThat(ExactPlan.least(changed, Long.MAX_VALUE / 8)).isLessThanOrEqualTo(more.total());
                 } else if (option instanceof PlanOption.MoveDate moved) {
-                    PlanProblem changed = problem.withMilestone(
-                            left,
-                            m -> new PlanMilestone(
-                                    m.id(),
-                                    m.value(),
-                                    m.essential(),
-                                    m.teachMinutes(),
-                                    m.sections(),
-                                    m.needs(),
-                                    1,
-                                    m.deadline(),
-                                    OptionalInt.empty(),
-                                    m.fixedBecause()));
+                    PlanProblem changed =
+                            problem.withMilestone(left, m -> m.notBefore(1).unfixed());
                     assertThat(ExactPlan.least(changed, Long.MAX_VALUE / 8)).isLessThanOrEqualTo(moved.total());
                 }
             }

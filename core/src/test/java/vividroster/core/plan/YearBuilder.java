@@ -68,19 +68,7 @@ final class YearBuilder {
     }
 
     YearBuilder notBefore(String id, int week) {
-        return change(
-                id,
-                m -> new PlanMilestone(
-                        id,
-                        m.value(),
-                        m.essential(),
-                        m.teachMinutes(),
-                        m.sections(),
-                        m.needs(),
-                        week,
-                        m.deadline(),
-                        m.fixedWeek(),
-                        m.fixedBecause()));
+        return change(id, m -> m.notBefore(week));
     }
 
     YearBuilder essential(String id) {
@@ -99,41 +87,25 @@ final class YearBuilder {
                         m.fixedBecause()));
     }
 
+    /** For this section alone. */
     YearBuilder newNotes(String id, String section, String... notes) {
-        return change(
-                id,
-                m -> new PlanMilestone(
-                        id,
-                        m.value(),
-                        m.essential(),
-                        m.teachMinutes(),
-                        List.of(new Share(section, 0, 0, List.of(notes))),
-                        m.needs(),
-                        m.earliestWeek(),
-                        m.deadline(),
-                        m.fixedWeek(),
-                        m.fixedBecause()));
+        Share only = new Share(section, 0, 0, List.of(notes));
+        return change(id, m -> m.part(id, m.value(), List.of(only), m.needs()));
     }
 
     /** For one of its sections, the others stay. */
     YearBuilder alsoNewNotes(String id, String section, String... notes) {
         return change(
                 id,
-                m -> new PlanMilestone(
+                m -> m.part(
                         id,
                         m.value(),
-                        m.essential(),
-                        m.teachMinutes(),
                         m.sections().stream()
                                 .map(s -> s.section().equals(section)
                                         ? new Share(section, s.teachMinutes(), s.hearMinutes(), List.of(notes))
                                         : s)
                                 .toList(),
-                        m.needs(),
-                        m.earliestWeek(),
-                        m.deadline(),
-                        m.fixedWeek(),
-                        m.fixedBecause()));
+                        m.needs()));
     }
 
     YearBuilder book(String... ids) {
