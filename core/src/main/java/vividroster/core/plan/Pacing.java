@@ -29,9 +29,7 @@ public enum Pacing {
 
     /** @param reservePercent of each week's minutes, only where it is asked for */
     public PlanProblem settled(PlanProblem year, int reservePercent) {
-        if (reservePercent < 0 || reservePercent > 90) {
-            throw new IllegalArgumentException("reserve must be in 0..90 percent, was " + reservePercent);
-        }
+        sensible(reservePercent);
         return switch (this) {
             case IN_STEP -> year;
             case MASTERY -> bySection(year);
@@ -40,10 +38,22 @@ public enum Pacing {
                         .map(k -> new PlanClass(
                                 k.id(),
                                 k.minutes().stream()
-                                        .map(minutes -> minutes * (100 - reservePercent) / 100)
+                                        .map(minutes -> left(minutes, reservePercent))
                                         .toList()))
                         .toList());
         };
+    }
+
+    /** Minutes of a week that are planned with, the reserve of this pacing taken off; rounded down. */
+    public int left(int minutes, int reservePercent) {
+        sensible(reservePercent);
+        return this == IN_STEP_WITH_CARRY_OVER ? minutes * (100 - reservePercent) / 100 : minutes;
+    }
+
+    private static void sensible(int reservePercent) {
+        if (reservePercent < 0 || reservePercent > 90) {
+            throw new IllegalArgumentException("reserve must be in 0..90 percent, was " + reservePercent);
+        }
     }
 
     /**

@@ -107,9 +107,6 @@ public record PlanDifference(List<Change> changes, List<WeekMinutes> minutes) {
             }
         }
         Plan plan = Planner.look(problem, weeks);
-        PlanReasons reasons = new PlanReasons(plan);
-        Map<String, NotThere> broken = new LinkedHashMap<>();
-        plan.weeks().keySet().forEach(id -> reasons.brokenBy(id).ifPresent(rule -> broken.put(id, rule)));
-        return new Taken(plan, broken);
+        return new Taken(plan, PlanMoves.broken(plan));
     }
 }

@@ -69,6 +69,21 @@ public record PlanMilestone(
         return with(earliestWeek, deadline, OptionalInt.of(week), because);
     }
 
+    /** What it takes of one class: together once, and what its sections there take besides; 0 where it is not for it. */
+    public int minutesIn(String classId, List<PlanProblem.Section> all) {
+        List<Share> own = sections.stream()
+                .filter(share -> all.stream()
+                        .anyMatch(section -> section.id().equals(share.section())
+                                && section.classId().equals(classId)))
+                .toList();
+        return own.isEmpty()
+                ? 0
+                : teachMinutes
+                        + own.stream()
+                                .mapToInt(share -> share.teachMinutes() + share.hearMinutes())
+                                .sum();
+    }
+
     /** Free to stand in any week its earliest one allows. */
     public PlanMilestone unfixed() {
         return with(earliestWeek, deadline, OptionalInt.empty(), fixedBecause);

@@ -29,6 +29,13 @@ public sealed interface SectionScope {
         };
     }
 
+    /** Whether it asks a section as far as the music divides it. @param division empty where nothing is divided */
+    default boolean asks(UUID classId, Instrument instrument, String division) {
+        return asks(classId, instrument)
+                && (!(this instanceof Section section)
+                        || section.division().map(division::equals).orElse(true));
+    }
+
     /** Everybody in a class. */
     record Tutti(UUID classId) implements SectionScope {
         @Override

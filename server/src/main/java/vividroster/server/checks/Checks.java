@@ -279,6 +279,19 @@ public class Checks implements WordedCriteria {
                 .toList();
     }
 
+    /** What a director put by hand may go round with starters that are not on the shelf; then the topics alone count. */
+    public static Prerequisites<UUID> inOrder(List<FirstCheck> shelf) {
+        try {
+            return Prerequisites.ofChecks(shelf.stream().map(FirstCheck::place).toList());
+        } catch (Prerequisites.CycleException e) {
+            return Prerequisites.ofChecks(shelf.stream()
+                    .map(FirstCheck::place)
+                    .map(place -> new Prerequisites.Place<>(
+                            place.id(), place.topic(), place.instruments(), Optional.<Set<UUID>>empty()))
+                    .toList());
+        }
+    }
+
     /** Title of a starter; empty where the key names none. */
     Optional<String> titleOf(String key) {
         return Optional.ofNullable(starters.get(key)).map(TechniqueCheck::title);

@@ -34,6 +34,7 @@ import vividroster.server.library.LineDetails;
 import vividroster.server.library.LineFacts;
 import vividroster.server.lines.Conventions.Builds;
 import vividroster.server.lines.LineNotations.Source;
+import vividroster.server.lines.LinePages.Asked;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.office.Office;
 import vividroster.server.orders.Orders;
@@ -44,7 +45,7 @@ import vividroster.server.roster.Rosters;
 @Service
 class Tracks {
 
-    private static final int REMEMBERED = 4_000;
+    private static final int REMEMBERED = 12_000;
     /** Key of the starter check that teaches it. */
     private static final String FIRST_ROLL = "rolls-start";
 
@@ -57,7 +58,7 @@ class Tracks {
     private final LineNotations notations;
     private final Readers readers;
     private final Checks checks;
-    private final Cache<Page, Vocabulary> pages =
+    private final Cache<Page, Asked> pages =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     Tracks(
@@ -157,12 +158,40 @@ class Tracks {
             LineFacts known = facts.get(before);
             if (known != null) {
                 met = met.plus(
-                        source == null
-                                ? facts(known, instrument, stage, conventions)
-                                : page(source, instrument, stage, conventions));
+                        asked(source, known, instrument, stage, conventions).vocabulary());
             }
         }
         return met;
+    }
+
+    /**
+     * What the pages of lines ask of each instrument, new or not.
+     *
+     * @return by line, then by instrument; of a line that cannot be read, nothing
+     */
+    @Transactional(readOnly = true)
+    Map<UUID, Map<InstrumentCode, Asked>> pages(
+            UUID programId,
+            Collection<UUID> lineIds,
+            Collection<InstrumentCode> instruments,
+            Stage stage,
+            Conventions conventions) {
+        Map<UUID, Source> sources = notations.sources(programId, lineIds);
+        Map<UUID, Map<InstrumentCode, Asked>> pages = new HashMap<>();
+        library.lines(programId, lineIds).forEach((lineId, facts) -> {
+            Map<InstrumentCode, Asked> own = new HashMap<>();
+            for (InstrumentCode code : instruments) {
+                own.put(code, asked(sources.get(lineId), facts, readers.withCode(code), stage, conventions));
+            }
+            pages.put(lineId, own);
+        });
+        return pages;
+    }
+
+    private Asked asked(Source source, LineFacts facts, Instrument instrument, Stage stage, Conventions conventions) {
+        return source == null
+                ? facts(facts, instrument, stage, conventions)
+                : page(source, instrument, stage, conventions);
     }
 
     private static List<MilestoneOrder> asked(Collection<MilestoneOrder> set, UUID classId, Instrument instrument) {
@@ -188,7 +217,7 @@ class Tracks {
     }
 
     /** A line known by facts alone: its notes in the octave that fits. */
-    private Vocabulary facts(LineFacts line, Instrument instrument, Stage stage, Conventions conventions) {
+    private Asked facts(LineFacts line, Instrument instrument, Stage stage, Conventions conventions) {
         LineDetails details = line.details();
         List<Note> notes =
                 details.notesUsed().stream().map(p -> Note.of(p, Beats.of(1))).toList();
@@ -200,17 +229,32 @@ class Tracks {
                         conventions,
                         Optional.empty())
                 .part();
-        return Vocabulary.ofFacts(
-                written.pitches(), details.valuesIntroduced(), details.signsIntroduced(), written.key(), line.meter());
+        return asked(
+                Vocabulary.ofFacts(
+                        written.pitches(),
+                        details.valuesIntroduced(),
+                        details.signsIntroduced(),
+                        written.key(),
+                        line.meter()),
+                written);
     }
 
-    private Vocabulary page(Source source, Instrument instrument, Stage stage, Conventions conventions) {
+    private static Asked asked(Vocabulary vocabulary, Part written) {
+        Map<Integer, String> names = new HashMap<>();
+        written.pitches().forEach(pitch -> names.putIfAbsent(pitch.midi(), pitch.name()));
+        return new Asked(vocabulary, names);
+    }
+
+    private Asked page(Source source, Instrument instrument, Stage stage, Conventions conventions) {
         return pages.get(
                 new Page(source, instrument.code(), stage, conventions.spelling(), conventions.builds()), page -> {
                     return notations
                             .readable(source)
-                            .map(score -> readers.vocabulary(score, instrument, stage, conventions))
-                            .orElse(Vocabulary.NOTHING);
+                            .map(score -> asked(
+                                    readers.vocabulary(score, instrument, stage, conventions),
+                                    readers.fitted(score, instrument, stage, conventions, Optional.empty())
+                                            .part()))
+                            .orElse(Asked.NOTHING);
                 });
     }
 }

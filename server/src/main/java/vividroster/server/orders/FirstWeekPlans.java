@@ -135,7 +135,7 @@ class FirstWeekPlans {
         List<FirstCheck> shelf = checks.firstChecks(programId, students.keySet());
         Map<UUID, FirstCheck> byId = new LinkedHashMap<>();
         shelf.forEach(check -> byId.put(check.id(), check));
-        Prerequisites<UUID> needs = needs(shelf);
+        Prerequisites<UUID> needs = Checks.inOrder(shelf);
         Proposal<UUID> proposal = FirstWeeks.of(
                 shelf.stream()
                         .filter(check -> check.milestoneId()
@@ -205,7 +205,7 @@ class FirstWeekPlans {
                 .orElseThrow(() -> Problem.input("from", schoolClass.name() + " does not meet from then on."));
         Map<InstrumentCode, Integer> students = students(programId, classId, first);
         List<FirstCheck> shelf = checks.firstChecks(programId, students.keySet());
-        Prerequisites<UUID> needs = needs(shelf);
+        Prerequisites<UUID> needs = Checks.inOrder(shelf);
         Map<UUID, FirstCheck> byId = shelf.stream().collect(Collectors.toMap(FirstCheck::id, check -> check));
         return FirstWeeks.look(
                         weeks.stream()
@@ -225,19 +225,6 @@ class FirstWeekPlans {
                                         early ->
                                                 byId.get(early.needed()).check().title()))))
                 .toList();
-    }
-
-    /** What a director put by hand may go round with starters that are not on the shelf; then the topics alone count. */
-    private static Prerequisites<UUID> needs(List<FirstCheck> shelf) {
-        try {
-            return Prerequisites.ofChecks(shelf.stream().map(FirstCheck::place).toList());
-        } catch (Prerequisites.CycleException e) {
-            return Prerequisites.ofChecks(shelf.stream()
-                    .map(FirstCheck::place)
-                    .map(place -> new Prerequisites.Place<>(
-                            place.id(), place.topic(), place.instruments(), Optional.<Set<UUID>>empty()))
-                    .toList());
-        }
     }
 
     private static Piece<UUID> piece(FirstCheck first, Prerequisites<UUID> needs) {

@@ -8,8 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.concurrent.Semaphore;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import vividroster.core.plan.Forecast;
@@ -54,28 +52,15 @@ class PlanTrials {
     private static final int MILESTONES_WITH_OPTIONS = 4_000;
 
     private static final int MOST_WEEKS = 400;
-    /** Planning takes a whole processor; whoever comes while all are at it waits a little. */
-    private final Semaphore processors = new Semaphore(Runtime.getRuntime().availableProcessors());
+    private final PlanGate gate;
+
+    PlanTrials(PlanGate gate) {
+        this.gate = gate;
+    }
 
     PlanTrialView plan(PlanTrial trial) {
         PlanProblem problem = read(() -> problem(trial));
-        return whileThereIsRoom(() -> planned(problem, trial.steps()));
-    }
-
-    private <T> T whileThereIsRoom(Supplier<T> work) {
-        try {
-            if (!processors.tryAcquire(10, TimeUnit.SECONDS)) {
-                throw Problem.busy("Too many plans are being made at once; try again in a moment.");
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw Problem.busy("The server is closing; try again in a moment.");
-        }
-        try {
-            return work.get();
-        } finally {
-            processors.release();
-        }
+        return gate.whileThereIsRoom(() -> planned(problem, trial.steps()));
     }
 
     private static <T> T read(Supplier<T> reading) {
