@@ -43,6 +43,12 @@ const PartnerSetupPage = page(
 );
 const OrderSheetPage = page(async () => (await import("../features/season/OrderSheetPage")).OrderSheetPage);
 const FirstWeeksPage = page(async () => (await import("../features/season/FirstWeeksPage")).FirstWeeksPage);
+const ProposalPage = page(async () => (await import("../features/season/ProposalPage")).ProposalPage);
+const ChoosePage = page(async () => (await import("../features/season/ChoosePage")).ChoosePage);
+const WeekOrderPage = page(async () => (await import("../features/season/WeekOrderPage")).WeekOrderPage);
+const PlanSettingsPage = page(
+  async () => (await import("../features/season/PlanSettingsPage")).PlanSettingsPage,
+);
 const BookTablePage = page(async () => (await import("../features/library/BookTablePage")).BookTablePage);
 const SeatingPage = page(async () => (await import("../features/roster/SeatingPage")).SeatingPage);
 const WeekPage = page(async () => (await import("../features/help/WeekPage")).WeekPage);
@@ -85,6 +91,10 @@ export function App() {
                 <Route path="/season" element={<SeasonPage director />} />
                 <Route path="/season/sheet" element={<OrderSheetPage />} />
                 <Route path="/season/first-weeks" element={<FirstWeeksPage />} />
+                <Route path="/season/proposal" element={<ProposalPage />} />
+                <Route path="/season/choose" element={<ChoosePage />} />
+                <Route path="/season/week" element={<WeekOrderPage />} />
+                <Route path="/season/settings" element={<PlanSettingsPage />} />
                 <Route path="/library/checks/new" element={<CheckEditPage />} />
                 <Route path="/library/checks/:milestoneId/edit" element={<CheckEditPage />} />
                 <Route path="/library/books/:bookId/lines/new" element={<LineEditPage />} />

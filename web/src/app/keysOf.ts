@@ -26,7 +26,21 @@ const grid: Keys = [
   [["←", "→"], "criterion before, criterion after"],
 ];
 
-const season: Keys = [[["O"], "order milestones"]];
+const season: Keys = [
+  [["P"], "propose a plan"],
+  [["←", "→"], "on what is chosen: a week earlier, a week later"],
+  [["Enter"], "put it there; with nothing chosen, the move that helps"],
+  [["Esc"], "leave it where it is; choose nothing"],
+  [["U", "R"], "undo, do it again"],
+  [["L"], "lose a day"],
+  [["O"], "order milestones"],
+];
+
+const proposal: Keys = [
+  [["Enter"], "take all of it"],
+  [["1", "–", "9"], "take one change"],
+  [["Esc"], "back to the season, the proposal waits"],
+];
 
 const firstWeeks: Keys = [
   [["↑", "↓"], "on a thing: a week earlier, a week later"],
@@ -50,9 +64,10 @@ export function keysOf(path: string): Keys {
   if (/^\/hear\/(?!partners)[^/]+$/.test(path)) return [...hearing, ...grid, ...everywhere];
   if (/^\/library\/lines\/[^/]+$/.test(path)) return [...line, ...everywhere];
   if (path === "/podium/warm-up") return [...played, ...everywhere];
+  if (path === "/season/proposal") return [...proposal, ...everywhere];
   if (path === "/season/first-weeks") return [...firstWeeks, ...everywhere];
   if (/^\/library\/books\/[^/]+\/table$/.test(path)) return [...table, ...everywhere];
   if (path === "/roster/seating") return [...seating, ...everywhere];
-  if (path.startsWith("/season")) return [...season, ...everywhere];
+  if (path === "/season") return [...season, ...everywhere];
   return everywhere;
 }

@@ -67,12 +67,61 @@ const screens: readonly [RegExp, ScreenHelp][] = [
     },
   ],
   [
+    /^\/season\/proposal/,
+    {
+      title: "A proposal",
+      words: [
+        ["balanced", "the year as even and as complete as it can be"],
+        ["least change", "as few things moved as possible"],
+        ["point", "one minute above the even share of a week; every price is counted in them"],
+      ],
+      example:
+        "Tuesday was lost. The proposal moves line 24 a week later and says why. Press 1 to take that alone, or Enter to take all of it.",
+    },
+  ],
+  [
+    /^\/season\/choose/,
+    {
+      title: "What the year holds",
+      words: [line, check, belt],
+      example:
+        "Choose the book, pages 4 to 20, leave tests and belts ticked, put into the plan. Back on the season press P: each gets its week, and you see why before you take it.",
+    },
+  ],
+  [
+    /^\/season\/week/,
+    {
+      title: "Order a week",
+      words: [order, section],
+      example:
+        "Friday afternoon: the plan has lines 23 and 24 for next week. Horns are not ready: press Horn in the row of line 24, then Order this week. For them it stays in the plan, a week later.",
+    },
+  ],
+  [
+    /^\/season\/settings/,
+    {
+      title: "Pacing and prices",
+      words: [
+        carryOver,
+        ["reserve", "minutes of each week kept back for catching up"],
+        ["point", "one minute above the even share of a week"],
+      ],
+      example:
+        "Trombones need half as long again: set them to 150 %, go back and propose. Their weeks get lighter, nobody else's order changes.",
+    },
+  ],
+  [
     /^\/season/,
     {
       title: "Season",
-      words: [order, milestone, section],
+      words: [
+        milestone,
+        section,
+        ["planned", "it has a week; nobody is set it before you order that week"],
+        order,
+      ],
       example:
-        "Press O, tick lines 12 to 14, leave the class on tutti, due day Friday: three orders for every section at once. Choose one on the score to withdraw it.",
+        "Choose line 24 on the score, press → twice: greyed weeks say why it may not stand there. Enter puts it down, U takes it back.",
     },
   ],
   [

@@ -21,6 +21,7 @@ import vividroster.core.plan.PlanMilestone.Share;
  *
  * @param books milestones in the order of each book
  * @param uses what the page of a line asks of each section that plays it
+ * @param known what sections know before the first line
  * @param wants what must be passed before, by other rules than pages: topics of checks, lines of a test, slots of a belt
  * @param firstFree the first week a plan may still change; what stands before it and was given out stays there
  * @param <V> a thing that is new once
@@ -32,6 +33,7 @@ public record ChosenYear<V>(
         List<PlanItem> items,
         List<List<String>> books,
         Map<String, Map<String, Set<V>>> uses,
+        Map<String, Set<V>> known,
         List<Want> wants,
         int firstFree) {
 
@@ -79,18 +81,34 @@ public record ChosenYear<V>(
         wants = List.copyOf(wants);
     }
 
-    public PlanProblem problem(PlanRules rules, PlanPrices prices, NoteNames<V> noteNames) {
+    /**
+     * One page may bring a section more new notes than a week may; no plan could place it. It is given a week in which the
+     * section meets nothing else, and it is told.
+     *
+     * @param newNotes all of them, by item and section
+     * @param crowded items that bring a section more than a week may
+     */
+    public record Made(PlanProblem problem, Map<String, Map<String, List<String>>> newNotes, List<String> crowded) {}
+
+    public Made problem(PlanRules rules, PlanPrices prices, NoteNames<V> noteNames) {
         Map<String, List<PlanItem>> byMilestone = new LinkedHashMap<>();
         items.forEach(item -> item.milestone()
                 .ifPresent(m -> byMilestone
                         .computeIfAbsent(m, none -> new ArrayList<>())
                         .add(item)));
         Introductions<String, String, V> pages = new Introductions<>(
-                books.stream().map(book -> lines(book, byMilestone)).toList(), Map.of());
+                books.stream().map(book -> lines(book, byMilestone)).toList(), known);
         Map<String, Map<String, Integer>> needs = needs(byMilestone);
         Map<String, Integer> today = new LinkedHashMap<>();
         List<PlanMilestone> milestones = new ArrayList<>();
+        Map<String, Map<String, List<String>>> newNotes = new LinkedHashMap<>();
+        List<String> crowded = new ArrayList<>();
         for (PlanItem item : items) {
+            Map<String, List<String>> notes = notes(item, pages, noteNames);
+            newNotes.put(item.id(), notes);
+            if (notes.values().stream().anyMatch(own -> own.size() > rules.maxNewNotes())) {
+                crowded.add(item.id());
+            }
             Map<String, Integer> own = needs.computeIfAbsent(item.id(), none -> new LinkedHashMap<>());
             pages.needs(item.id()).forEach(need -> own.putIfAbsent(need, 0));
             milestones.add(new PlanMilestone(
@@ -98,7 +116,7 @@ public record ChosenYear<V>(
                     item.value(),
                     item.essential(),
                     item.teachMinutes(),
-                    shares(item, pages, noteNames),
+                    shares(item, notes, rules.maxNewNotes()),
                     own.entrySet().stream()
                             .map(need -> new Need(need.getKey(), need.getValue()))
                             .toList(),
@@ -108,17 +126,20 @@ public record ChosenYear<V>(
                     item.hold() == PlanItem.Hold.ORDERED ? FixedBecause.HEARD : FixedBecause.PINNED));
             item.stands().ifPresent(week -> today.put(item.id(), week));
         }
-        return new PlanProblem(
-                weeks,
-                classes,
-                sections.stream()
-                        .map(s -> new PlanProblem.Section(s.id(), s.classId()))
-                        .toList(),
-                milestones,
-                sequences(byMilestone),
-                rules,
-                prices,
-                today);
+        return new Made(
+                new PlanProblem(
+                        weeks,
+                        classes,
+                        sections.stream()
+                                .map(s -> new PlanProblem.Section(s.id(), s.classId()))
+                                .toList(),
+                        milestones,
+                        sequences(byMilestone),
+                        rules,
+                        prices,
+                        today),
+                newNotes,
+                List.copyOf(crowded));
     }
 
     /** A pinned one stands where it was put, also in a week that is past. */
@@ -161,19 +182,33 @@ public record ChosenYear<V>(
                 .toList();
     }
 
-    private List<Share> shares(PlanItem item, Introductions<String, String, V> pages, NoteNames<V> noteNames) {
+    private Map<String, List<String>> notes(
+            PlanItem item, Introductions<String, String, V> pages, NoteNames<V> noteNames) {
+        Map<String, List<String>> notes = new LinkedHashMap<>();
+        item.milestone()
+                .ifPresent(milestone -> item.sections().forEach(section -> {
+                    List<String> own = pages.newIn(item.id(), section).stream()
+                            .flatMap(thing -> noteNames.of(milestone, section, thing).stream())
+                            .sorted()
+                            .toList();
+                    if (!own.isEmpty()) {
+                        notes.put(section, own);
+                    }
+                }));
+        return notes;
+    }
+
+    /** @param most new notes of a week: who meets more in one page meets nothing else in its week */
+    private List<Share> shares(PlanItem item, Map<String, List<String>> notes, int most) {
         List<Share> shares = new ArrayList<>();
         for (Section section : sections) {
             if (item.sections().contains(section.id())) {
-                List<String> notes = pages.newIn(item.id(), section.id()).stream()
-                        .flatMap(thing -> noteNames.of(item.milestone().orElseThrow(), section.id(), thing).stream())
-                        .sorted()
-                        .toList();
+                List<String> own = notes.getOrDefault(section.id(), List.of());
                 shares.add(new Share(
                         section.id(),
-                        section.slowed(notes.size() * MINUTES_PER_NEW_NOTE),
+                        section.slowed(own.size() * MINUTES_PER_NEW_NOTE),
                         section.slowed(item.hearMinutes(section.students())),
-                        notes));
+                        own.subList(0, Math.min(own.size(), most))));
             }
         }
         return shares;

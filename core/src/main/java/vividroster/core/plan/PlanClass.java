@@ -13,6 +13,12 @@ public record PlanClass(String id, List<Integer> minutes) {
         minutes = List.copyOf(minutes);
     }
 
+    /** Of a usual week it meets in, the lower one in the middle; 0 where it never meets. */
+    public int usualMinutes() {
+        List<Integer> met = minutes.stream().filter(m -> m > 0).sorted().toList();
+        return met.isEmpty() ? 0 : met.get((met.size() - 1) / 2);
+    }
+
     /** Minutes of the whole year. */
     public long yearMinutes() {
         return minutes.stream().mapToLong(Integer::longValue).sum();

@@ -86,6 +86,14 @@ public record PlanItem(
         }
     }
 
+    /** Of a week's minutes at most so much may go into hearing one line alone. Ours, to be tuned. */
+    private static final double HEARING_SHARE = 0.6;
+
+    /** Whether so many students can be heard alone on a line in a week of so many minutes, and the week still taught. */
+    public static boolean fitsAlone(int hearSeconds, int students, int weekMinutes) {
+        return (double) hearSeconds * students <= weekMinutes * 60 * HEARING_SHARE;
+    }
+
     /** How long a section of so many students takes to be heard, in whole minutes, rounded up. */
     int hearMinutes(int students) {
         return Math.ceilDiv(hearSeconds * (heardAlone ? students : Math.min(1, students)), 60);

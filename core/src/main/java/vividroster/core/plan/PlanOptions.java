@@ -62,6 +62,28 @@ public final class PlanOptions {
         return found.subList(0, Math.min(MOST, found.size()));
     }
 
+    /** One put where a director insists, though its week then holds more than it should. */
+    public record Pinned(int week, long total) {}
+
+    /**
+     * For one that is left out and held up by nothing but too many new notes or too few minutes: the cheapest week to pin it
+     * in, as a director may. Empty where something else keeps it out of every week.
+     */
+    public Optional<Pinned> pinned(String milestone) {
+        int i = c.place(milestone);
+        Pinned best = null;
+        for (int w = 0; w < c.weeks && c.isFree(i); w++) {
+            PlanReason.NotThere why = reasons.notIn(i, w);
+            if (why instanceof PlanReason.NewNotes || why instanceof PlanReason.Full) {
+                long total = stand.points() + stand.gained(i, w);
+                if (best == null || total < best.total()) {
+                    best = new Pinned(w + 1, total);
+                }
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
     private List<PlanOption> drops(int i) {
         record Dropped(int other, int week, long total) {}
         List<Dropped> all = new ArrayList<>();

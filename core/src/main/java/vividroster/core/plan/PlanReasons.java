@@ -106,6 +106,8 @@ public final class PlanReasons {
         return switch (reason) {
             case PlanReason.Costs costs -> costs.difference().total();
             case PlanReason.Full full -> minutesShort(i, full.week() - 1);
+            // What stands nowhere is nearer to the cause than what only stands later.
+            case PlanReason.After after -> stand.at[c.place(after.milestone())] == NOWHERE ? 0 : 1;
             default -> 0;
         };
     }

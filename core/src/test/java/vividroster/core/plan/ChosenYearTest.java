@@ -45,6 +45,14 @@ class ChosenYearTest {
 
     private static PlanProblem problem(
             List<PlanItem> items, Map<String, Map<String, Set<String>>> uses, Want... wants) {
+        return made(items, uses, Map.of(), wants).problem();
+    }
+
+    private static ChosenYear.Made made(
+            List<PlanItem> items,
+            Map<String, Map<String, Set<String>>> uses,
+            Map<String, Set<String>> known,
+            Want... wants) {
         return new ChosenYear<>(
                         new TeachingWeeks(List.of(false, false, true, false)),
                         List.of(new PlanClass("winds", List.of(50, 50, 0, 50))),
@@ -52,6 +60,7 @@ class ChosenYearTest {
                         items,
                         List.of(List.of("m 1", "m 2", "m 3")),
                         uses,
+                        known,
                         List.of(wants),
                         2)
                 .problem(
@@ -171,5 +180,37 @@ class ChosenYearTest {
                 .hasMessageContaining("stands in a week");
         assertThatThrownBy(() -> new ChosenYear.Section("flute", "winds", 4, 99))
                 .hasMessageContaining("was 99");
+    }
+
+    @Test
+    void aLineIsHeardAloneWhereThatLeavesTimeToTeach() {
+        assertThat(PlanItem.fitsAlone(60, 20, 54)).as("20 of 54 minutes").isTrue();
+        assertThat(PlanItem.fitsAlone(60, 42, 69)).as("42 of 69 minutes, six tenths are 41.4").isFalse();
+        assertThat(PlanItem.fitsAlone(59, 42, 69)).as("41.3 minutes").isTrue();
+        assertThat(PlanItem.fitsAlone(60, 1, 0)).isFalse();
+        assertThat(new PlanClass("winds", List.of(46, 0, 69, 46, 69, 0)).usualMinutes())
+                .isEqualTo(46);
+        assertThat(new PlanClass("winds", List.of(0, 0)).usualMinutes()).isZero();
+    }
+
+    @Test
+    void aPageThatBringsMoreThanAWeekMayHasItsWeekToItself() {
+        Map<String, Map<String, Set<String>>> uses =
+                Map.of("m 1", Map.of("flute", Set.of("A", "B", "C", "D")), "m 2", Map.of("flute", Set.of("E")));
+        List<PlanItem> items = List.of(
+                item("1", Kind.LINE, Set.of("flute"), OptionalInt.empty(), Hold.FREE),
+                item("2", Kind.LINE, Set.of("flute"), OptionalInt.empty(), Hold.FREE));
+        ChosenYear.Made made = made(items, uses, Map.of());
+        assertThat(made.crowded()).containsExactly("1");
+        assertThat(made.newNotes().get("1")).isEqualTo(Map.of("flute", List.of("A", "B", "C", "D")));
+        assertThat(of(made.problem(), "1").sections())
+                .as("four minutes for four notes, and the week's two places")
+                .containsExactly(new Share("flute", 4, 4, List.of("A", "B")));
+        Plan plan = Planner.plan(made.problem(), PlanBudget.DEFAULT);
+        assertThat(plan.leftOut()).isEmpty();
+        assertThat(plan.weeks().get("1")).isNotEqualTo(plan.weeks().get("2"));
+        ChosenYear.Made known = made(items, uses, Map.of("flute", Set.of("A", "B", "C")));
+        assertThat(known.crowded()).as("what is known before is not new").isEmpty();
+        assertThat(known.newNotes().get("1")).isEqualTo(Map.of("flute", List.of("D")));
     }
 }

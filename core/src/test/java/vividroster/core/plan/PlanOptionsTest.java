@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -85,5 +86,21 @@ class PlanOptionsTest {
         List<Integer> minutes = new ArrayList<>(k.minutes());
         minutes.set(more.week() - 1, minutes.get(more.week() - 1) + more.minutes());
         return new PlanClass(k.id(), minutes);
+    }
+
+    @Test
+    void aDirectorMayPinWhatOnlyNotesOrMinutesKeepOut() {
+        Plan full =
+                YearBuilder.weeks(20, -1, 20).line("A", 30).line("B", 5, "A").plan();
+        assertThat(full.leftOut()).contains("A", "B");
+        PlanOptions options = new PlanOptions(full);
+        PlanOptions.Pinned pinned = options.pinned("A").orElseThrow();
+        PlanProblem there =
+                full.problem().withMilestone("A", m -> m.fixedIn(pinned.week(), PlanMilestone.FixedBecause.PINNED));
+        assertThat(Planner.look(there, Map.of("A", pinned.week())).points().total())
+                .as("it costs what it says")
+                .isEqualTo(pinned.total());
+        assertThat(options.pinned("B")).as("it waits for A").isEmpty();
+        assertThat(new PlanReasons(full).whyLeftOut("B")).isInstanceOf(PlanReason.After.class);
     }
 }

@@ -2,6 +2,7 @@ package vividroster.server.lines;
 
 import java.util.Collection;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import vividroster.core.music.InstrumentCode;
@@ -33,5 +34,11 @@ public class LinePages {
     public Map<UUID, Map<InstrumentCode, Asked>> of(
             UUID programId, UUID classId, Collection<UUID> lineIds, Collection<InstrumentCode> instruments) {
         return tracks.pages(programId, lineIds, instruments, tracks.stage(programId, classId), chosen.of(programId));
+    }
+
+    /** What the sections of a class know before its first line, by instrument; one that begins has nothing. */
+    public Map<InstrumentCode, Set<Vocabulary.Thing>> known(
+            UUID programId, UUID classId, Collection<InstrumentCode> instruments) {
+        return tracks.known(programId, classId, instruments);
     }
 }

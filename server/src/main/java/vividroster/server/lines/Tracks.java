@@ -13,14 +13,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.Instrument;
+import vividroster.core.instrument.Range;
 import vividroster.core.music.Beats;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
+import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
 import vividroster.core.music.Spelling;
 import vividroster.core.reading.Vocabulary;
@@ -188,6 +191,24 @@ class Tracks {
         return pages;
     }
 
+    /** What players of an ensemble know before its first line: the notes of the first weeks. Beginners know nothing. */
+    @Transactional(readOnly = true)
+    Map<InstrumentCode, Set<Vocabulary.Thing>> known(
+            UUID programId, UUID classId, Collection<InstrumentCode> instruments) {
+        Map<InstrumentCode, Set<Vocabulary.Thing>> known = new HashMap<>();
+        if (stage(programId, classId) == Stage.FIRST_YEAR) {
+            for (InstrumentCode code : instruments) {
+                Range range = readers.range(readers.withCode(code), Stage.BEGINNER);
+                known.put(
+                        code,
+                        IntStream.rangeClosed(range.low().midi(), range.high().midi())
+                                .mapToObj(Vocabulary.NewNote::new)
+                                .collect(Collectors.toSet()));
+            }
+        }
+        return known;
+    }
+
     private Asked asked(Source source, LineFacts facts, Instrument instrument, Stage stage, Conventions conventions) {
         return source == null
                 ? facts(facts, instrument, stage, conventions)
@@ -230,6 +251,7 @@ class Tracks {
                         Optional.empty())
                 .part();
         return asked(
+                instrument,
                 Vocabulary.ofFacts(
                         written.pitches(),
                         details.valuesIntroduced(),
@@ -239,9 +261,11 @@ class Tracks {
                 written);
     }
 
-    private static Asked asked(Vocabulary vocabulary, Part written) {
+    /** A place on the staff of unpitched percussion is no note to be met. */
+    private static Asked asked(Instrument instrument, Vocabulary vocabulary, Part written) {
         Map<Integer, String> names = new HashMap<>();
-        written.pitches().forEach(pitch -> names.putIfAbsent(pitch.midi(), pitch.name()));
+        List<Pitch> pitches = instrument.pitched() ? List.copyOf(written.pitches()) : List.of();
+        pitches.forEach(pitch -> names.putIfAbsent(pitch.midi(), pitch.name()));
         return new Asked(vocabulary, names);
     }
 
@@ -251,6 +275,7 @@ class Tracks {
                     return notations
                             .readable(source)
                             .map(score -> asked(
+                                    instrument,
                                     readers.vocabulary(score, instrument, stage, conventions),
                                     readers.fitted(score, instrument, stage, conventions, Optional.empty())
                                             .part()))

@@ -1,6 +1,7 @@
 package vividroster.server.season;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -20,11 +21,13 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.plan.Pacing;
+import vividroster.core.plan.PlanClass;
 import vividroster.core.plan.PlanItem;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.SchoolYear.Week;
 import vividroster.server.checks.Checks;
 import vividroster.server.checks.Checks.FirstCheck;
+import vividroster.server.hearing.HearingRuns;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.library.TestFacts;
@@ -46,6 +49,7 @@ class PlanChoices {
     private final PlanYearQueries years;
     private final Library library;
     private final Checks checks;
+    private final HearingRuns runs;
 
     PlanChoices(
             PlanYears plans,
@@ -53,7 +57,9 @@ class PlanChoices {
             PlanItemQueries items,
             PlanYearQueries years,
             Library library,
-            Checks checks) {
+            Checks checks,
+            HearingRuns runs) {
+        this.runs = runs;
         this.plans = plans;
         this.season = season;
         this.items = items;
@@ -76,7 +82,7 @@ class PlanChoices {
     /** Minutes kept in one week by hand. */
     record CatchUp(UUID id, LocalDate monday, int minutes) {}
 
-    record Choice(
+    record YearChoice(
             UUID classId,
             Optional<Pages> pages,
             boolean firstChecks,
@@ -87,7 +93,7 @@ class PlanChoices {
 
     /** @return how many things were added; what is chosen or ordered already is passed over */
     @Transactional
-    int choose(SignedIn person, Choice choice) {
+    int choose(SignedIn person, YearChoice choice) {
         UUID programId = person.programId();
         season.hold(programId);
         SeasonYear year = plans.of(programId, List.of(choice.classId()));
@@ -102,7 +108,7 @@ class PlanChoices {
         }
         choice.pages().ifPresent(pages -> {
             List<LineFacts> lines = lines(programId, pages);
-            heardAlone.addAll(lastOfEachPage(lines));
+            heardAlone.addAll(heardAlone(year, choice.classId(), lastOfEachPage(lines)));
             wanted.put(
                     PlanItem.Kind.LINE,
                     lines.stream().map(LineFacts::milestoneId).toList());
@@ -199,6 +205,22 @@ class PlanChoices {
         Map<Integer, UUID> last = new LinkedHashMap<>();
         lines.forEach(line -> last.put(line.page(), line.milestoneId()));
         return List.copyOf(last.values());
+    }
+
+    /** Those that can be heard from everybody in a usual week; in a large class a long line is played together. */
+    private List<UUID> heardAlone(SeasonYear year, UUID classId, List<UUID> lines) {
+        int students = year.sections().stream()
+                .filter(section -> section.classId().equals(classId))
+                .mapToInt(SeasonYear.Section::students)
+                .sum();
+        int weekMinutes = year.problem().classes().stream()
+                .filter(one -> one.id().equals(classId.toString()))
+                .mapToInt(PlanClass::usualMinutes)
+                .sum();
+        Map<UUID, Duration> each = runs.perStudent(year.programId(), library.milestones(year.programId(), lines));
+        return lines.stream()
+                .filter(line -> PlanItem.fitsAlone((int) each.get(line).toSeconds(), students, weekMinutes))
+                .toList();
     }
 
     /** Tests of lines that are chosen, now or before. */

@@ -96,6 +96,10 @@ class PlanOptionsTaken {
                     items.updateWeek(programId, item.id(), monday(taken), true);
                     yield "one more new note for " + name;
                 }
+                case PIN -> {
+                    items.updateWeek(programId, item.id(), monday(taken), true);
+                    yield name + " pinned";
+                }
             };
             years.nextRevision(programId, year.yearId());
             return done;

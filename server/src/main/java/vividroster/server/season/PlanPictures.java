@@ -140,7 +140,7 @@ final class PlanPictures {
                 kept.flatMap(KeptItem::notBefore).orElse(null),
                 kept.flatMap(KeptItem::dueBy).orElse(null),
                 kept.map(KeptItem::marginWeeks).orElse(0),
-                newNotes(planned),
+                newNotes(item),
                 item.orders().stream().map(MilestoneOrder::id).toList(),
                 item.orders().stream()
                         .map(MilestoneOrder::dueOn)
@@ -174,16 +174,15 @@ final class PlanPictures {
         return reach;
     }
 
-    private List<NewNotesView> newNotes(PlanMilestone planned) {
+    private List<NewNotesView> newNotes(SeasonYear.Item item) {
         record Row(UUID classId, Instrument instrument) {}
         Map<Row, TreeSet<String>> notes = new LinkedHashMap<>();
-        planned.sections()
-                .forEach(share -> season.sections().stream()
-                        .filter(section -> section.id().equals(share.section())
-                                && !share.newNotes().isEmpty())
-                        .forEach(section -> notes.computeIfAbsent(
-                                        new Row(section.classId(), section.instrument()), none -> new TreeSet<>())
-                                .addAll(share.newNotes())));
+        Map<String, List<String>> own = season.newNotes().getOrDefault(item.id(), Map.of());
+        season.sections().stream()
+                .filter(section -> own.containsKey(section.id()))
+                .forEach(section -> notes.computeIfAbsent(
+                                new Row(section.classId(), section.instrument()), none -> new TreeSet<>())
+                        .addAll(own.get(section.id())));
         return notes.entrySet().stream()
                 .map(e -> new NewNotesView(
                         e.getKey().classId(), e.getKey().instrument().code(), List.copyOf(e.getValue())))
@@ -211,6 +210,10 @@ final class PlanPictures {
         for (SchoolClass one : season.classes()) {
             problems.addAll(overfull(one));
         }
+        season.crowded().stream()
+                .flatMap(id -> season.item(id).stream())
+                .filter(SeasonYear.Item::isFree)
+                .forEach(item -> problems.add(crowded(item)));
         season.nobody()
                 .forEach(item -> problems.add(new PlanProblemView(
                         ProblemKind.NOBODY,
@@ -222,6 +225,23 @@ final class PlanPictures {
                         null)));
         problems.sort(Comparator.comparing(PlanProblemView::monday, Comparator.nullsFirst(Comparator.naturalOrder())));
         return problems;
+    }
+
+    private PlanProblemView crowded(SeasonYear.Item item) {
+        Map<String, List<String>> notes = season.newNotes().get(item.id());
+        SeasonYear.Section most = season.sections().stream()
+                .filter(section -> notes.containsKey(section.id()))
+                .max(Comparator.comparingInt(section -> notes.get(section.id()).size()))
+                .orElseThrow();
+        return new PlanProblemView(
+                ProblemKind.TOO_MANY_NEW_NOTES,
+                List.of(item.id()),
+                plan.weeks().containsKey(item.id()) ? season.monday(plan.weeks().get(item.id())) : null,
+                PlanNames.capital(item.name()) + " alone brings "
+                        + most.instrument().plural() + " "
+                        + Words.counted(notes.get(most.id()).size(), "new note")
+                        + "; they meet nothing else new in its week.",
+                null);
     }
 
     private List<PlanProblemView> overfull(SchoolClass one) {

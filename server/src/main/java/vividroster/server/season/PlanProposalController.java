@@ -72,7 +72,7 @@ class PlanProposalController {
     }
 
     /** @param itemIds which changes; empty for all of them */
-    record TakeRequest(
+    record TakeChangesRequest(
             @NotNull(message = "Choose a class.") UUID classId,
             long revision,
 
@@ -86,7 +86,7 @@ class PlanProposalController {
     RevisionView take(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID proposalId,
-            @Valid @RequestBody TakeRequest request) {
+            @Valid @RequestBody TakeChangesRequest request) {
         return new RevisionView(proposals.take(
                 person.programId(),
                 request.classId(),
@@ -104,7 +104,7 @@ class PlanProposalController {
     }
 
     /** An option of a proposal as it was shown. */
-    record OptionRequest(
+    record FittingRequest(
             @NotNull(message = "Choose a class.") UUID classId,
             @NotNull(message = "Say what is to fit.") UUID itemId,
             @NotNull(message = "Say how.") OptionKind kind,
@@ -123,7 +123,8 @@ class PlanProposalController {
     @Operation(
             operationId = "takeOption",
             summary = "Make the one change that lets something fit, and look for the plan again")
-    List<PlanProposalView> option(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody OptionRequest request) {
+    List<PlanProposalView> option(
+            @AuthenticationPrincipal SignedIn person, @Valid @RequestBody FittingRequest request) {
         return options.take(
                 person,
                 request.classId(),

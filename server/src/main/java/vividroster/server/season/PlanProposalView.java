@@ -22,8 +22,8 @@ record PlanProposalView(
         Aim aim,
         String cause,
         OffsetDateTime madeAt,
-        List<ChangeView> changes,
-        List<LeftOutView> leftOut,
+        List<PlanChangeView> changes,
+        List<PlanLeftOutView> leftOut,
         List<MinutesChangeView> minutes,
         PointsView before,
         PointsView after,
@@ -36,7 +36,7 @@ record PlanProposalView(
      * @param words what happens to it: "one week later", "comes in"
      * @param why as a sentence
      */
-    record ChangeView(
+    record PlanChangeView(
             String itemId,
             String name,
             @Absent LocalDate from,
@@ -45,7 +45,7 @@ record PlanProposalView(
             String why) {}
 
     /** What does not fit, with the least harmful ways to make it fit. */
-    record LeftOutView(String itemId, String name, String why, List<OptionView> options) {}
+    record PlanLeftOutView(String itemId, String name, String why, List<FittingView> options) {}
 
     /** What one change would make possible. @see vividroster.core.plan.PlanOption */
     enum OptionKind {
@@ -53,14 +53,16 @@ record PlanProposalView(
         MOVE_DATE,
         MORE_MINUTES,
         SPLIT,
-        MORE_NEW_NOTES
+        MORE_NEW_NOTES,
+        /** Pinned there all the same. */
+        PIN
     }
 
     /**
      * @param total points of the plan after it
      * @param more points more than the proposal has; less where negative
      */
-    record OptionView(
+    record FittingView(
             OptionKind kind,
             String words,
             long total,

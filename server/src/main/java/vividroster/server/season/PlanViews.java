@@ -141,5 +141,4 @@ final class PlanViews {
 
     /** Whether what is moved may stand in a week. @param why not; absent where it may @param points more than now */
     record TargetView(LocalDate monday, boolean allowed, String why, long points) {}
-
 }

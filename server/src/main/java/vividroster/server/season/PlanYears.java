@@ -26,7 +26,6 @@ import vividroster.core.plan.PlanClass;
 import vividroster.core.plan.PlanItem;
 import vividroster.core.plan.PlanItem.Hold;
 import vividroster.core.plan.PlanMilestone.Deadline;
-import vividroster.core.plan.PlanProblem;
 import vividroster.core.plan.TeachingWeeks;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.roster.Seat;
@@ -135,7 +134,7 @@ class PlanYears {
         Map<UUID, ClassPacing> pacing = years.findPacing(programId, yearId);
         Settings settings = years.findSettings(programId);
         int firstFree = firstFree(year, today);
-        PlanProblem problem = problem(programId, year, classes, sections, found, pacing, settings, firstFree);
+        ChosenYear.Made made = problem(programId, year, classes, sections, found, pacing, settings, firstFree);
         Set<String> reached = found.stream().map(SeasonYear.Item::id).collect(Collectors.toSet());
         return new SeasonYear(
                 programId,
@@ -149,7 +148,9 @@ class PlanYears {
                 firstFree,
                 settings,
                 pacing,
-                problem,
+                made.problem(),
+                made.newNotes(),
+                made.crowded(),
                 milestones,
                 own.stream()
                         .filter(item -> !reached.contains(item.id().toString()))
@@ -234,7 +235,7 @@ class PlanYears {
         return seconds;
     }
 
-    private PlanProblem problem(
+    private ChosenYear.Made problem(
             UUID programId,
             SchoolYear year,
             List<SchoolClass> classes,
@@ -266,14 +267,17 @@ class PlanYears {
                 .toList();
         Map<String, Map<String, Set<Vocabulary.Thing>>> uses = new HashMap<>();
         Map<String, Map<String, Map<Integer, String>>> names = new HashMap<>();
+        Map<String, Set<Vocabulary.Thing>> known = new HashMap<>();
         for (SchoolClass one : classes) {
             List<SeasonYear.Section> own =
                     sections.stream().filter(s -> s.classId().equals(one.id())).toList();
-            Map<UUID, Map<InstrumentCode, Asked>> asked = pages.of(
-                    programId,
-                    one.id(),
-                    linesOf(found, own),
-                    own.stream().map(s -> s.instrument().code()).collect(Collectors.toSet()));
+            Set<InstrumentCode> instruments =
+                    own.stream().map(s -> s.instrument().code()).collect(Collectors.toSet());
+            Map<InstrumentCode, Set<Vocabulary.Thing>> before = pages.known(programId, one.id(), instruments);
+            own.forEach(section -> known.put(
+                    section.id(), before.getOrDefault(section.instrument().code(), Set.of())));
+            Map<UUID, Map<InstrumentCode, Asked>> asked =
+                    pages.of(programId, one.id(), linesOf(found, own), instruments);
             asked.forEach((lineId, byInstrument) -> own.forEach(section -> {
                 Asked page = byInstrument.get(section.instrument().code());
                 uses.computeIfAbsent(lineId.toString(), none -> new HashMap<>())
@@ -294,6 +298,7 @@ class PlanYears {
                 found.stream().map(SeasonYear.Item::item).toList(),
                 books,
                 uses,
+                known,
                 wants.of(programId, sections, found, books),
                 firstFree);
         return chosen.problem(

@@ -19,11 +19,11 @@ import vividroster.core.plan.PlanOptions;
 import vividroster.core.plan.PlanReasons;
 import vividroster.core.plan.Planner;
 import vividroster.server.platform.Words;
-import vividroster.server.season.PlanProposalView.ChangeView;
-import vividroster.server.season.PlanProposalView.LeftOutView;
+import vividroster.server.season.PlanProposalView.FittingView;
 import vividroster.server.season.PlanProposalView.MinutesChangeView;
 import vividroster.server.season.PlanProposalView.OptionKind;
-import vividroster.server.season.PlanProposalView.OptionView;
+import vividroster.server.season.PlanProposalView.PlanChangeView;
+import vividroster.server.season.PlanProposalView.PlanLeftOutView;
 import vividroster.server.season.PlanViews.PointsView;
 import vividroster.server.season.ProposalQueries.Proposal;
 
@@ -89,7 +89,7 @@ final class ProposalPictures {
         return new PointsView(plan.points().total(), plan.points().parts());
     }
 
-    private ChangeView change(PlanDifference.Change change) {
+    private PlanChangeView change(PlanDifference.Change change) {
         String id = change.milestone();
         Optional<Integer> from = boxed(change.from());
         Optional<Integer> to = boxed(change.to());
@@ -103,7 +103,7 @@ final class ProposalPictures {
                     ? sentences.of(id, reasons.notIn(id, to.get() - 1))
                     : "it is the first week there is";
         }
-        return new ChangeView(
+        return new PlanChangeView(
                 id,
                 PlanNames.capital(sentences.name(id)),
                 from.map(year::monday).orElse(null),
@@ -130,7 +130,7 @@ final class ProposalPictures {
         return Words.counted(Math.abs(weeks), "week") + (weeks > 0 ? " later" : " earlier");
     }
 
-    private List<LeftOutView> leftOut() {
+    private List<PlanLeftOutView> leftOut() {
         Map<String, PlanMilestone> all =
                 year.problem().milestones().stream().collect(Collectors.toMap(PlanMilestone::id, m -> m));
         Set<String> asked = after.leftOut().stream()
@@ -142,32 +142,46 @@ final class ProposalPictures {
                 .map(PlanMilestone::id)
                 .collect(Collectors.toSet());
         PlanOptions options = new PlanOptions(after);
-        List<LeftOutView> views = new ArrayList<>();
+        List<PlanLeftOutView> views = new ArrayList<>();
         for (String id : after.leftOut()) {
-            views.add(new LeftOutView(
+            views.add(new PlanLeftOutView(
                     id,
                     PlanNames.capital(sentences.name(id)),
                     PlanNames.capital(sentences.of(id, reasons.whyLeftOut(id))) + ".",
-                    asked.contains(id)
-                            ? options.of(id).stream()
-                                    .map(option -> view(id, option))
-                                    .toList()
-                            : List.of()));
+                    asked.contains(id) ? ways(options, id) : List.of()));
         }
         return views;
     }
 
-    private OptionView view(String id, PlanOption option) {
+    private List<FittingView> ways(PlanOptions options, String id) {
+        List<FittingView> ways = new ArrayList<>();
+        options.of(id).forEach(option -> ways.add(view(id, option)));
+        options.pinned(id)
+                .ifPresent(pinned -> ways.add(new FittingView(
+                        OptionKind.PIN,
+                        "pin it in " + sentences.week(pinned.week()) + " all the same",
+                        pinned.total(),
+                        pinned.total() - after.points().total(),
+                        null,
+                        year.monday(pinned.week()),
+                        null,
+                        null,
+                        null)));
+        return ways;
+    }
+
+    private FittingView view(String id, PlanOption option) {
         String words = sentences.of(id, option);
         long total = option.total();
         long more = total - after.points().total();
         return switch (option) {
             case PlanOption.Drop o ->
-                new OptionView(OptionKind.DROP, words, total, more, o.milestone(), null, null, null, null);
+                new FittingView(OptionKind.DROP, words, total, more, o.milestone(), null, null, null, null);
             case PlanOption.MoveDate o ->
-                new OptionView(OptionKind.MOVE_DATE, words, total, more, null, year.monday(o.week()), null, null, null);
+                new FittingView(
+                        OptionKind.MOVE_DATE, words, total, more, null, year.monday(o.week()), null, null, null);
             case PlanOption.MoreMinutes o ->
-                new OptionView(
+                new FittingView(
                         OptionKind.MORE_MINUTES,
                         words,
                         total,
@@ -178,7 +192,7 @@ final class ProposalPictures {
                         o.minutes(),
                         null);
             case PlanOption.Split o ->
-                new OptionView(
+                new FittingView(
                         OptionKind.SPLIT,
                         words,
                         total,
@@ -193,7 +207,7 @@ final class ProposalPictures {
                                 .distinct()
                                 .toList());
             case PlanOption.MoreNewNotes o ->
-                new OptionView(
+                new FittingView(
                         OptionKind.MORE_NEW_NOTES, words, total, more, null, year.monday(o.week()), null, null, null);
         };
     }

@@ -63,13 +63,13 @@ class SeasonPlanController {
     }
 
     /** @param fromPage inclusive, as toPage; absent for the ends of the book */
-    record PagesRequest(
+    record PlanPagesRequest(
             @NotNull(message = "Choose a book.") UUID bookId,
             @Absent Integer fromPage,
             @Absent Integer toPage) {}
 
     /** @param id made by the client, so that sending twice chooses once */
-    record PieceRequest(
+    record PlanPieceRequest(
             @NotNull(message = "A piece needs an id.") UUID id,
 
             @NotBlank(message = "Say what the piece is called.")
@@ -94,26 +94,26 @@ class SeasonPlanController {
             @Max(value = 300, message = "Give it 1 to 300 minutes.")
             int minutes) {}
 
-    record ChoiceRequest(
+    record PlanChoiceRequest(
             @NotNull(message = "Choose a class.") UUID classId,
-            @Absent @Valid PagesRequest pages,
+            @Absent @Valid PlanPagesRequest pages,
             boolean firstChecks,
             boolean tests,
             boolean belts,
-            @Absent @Valid PieceRequest piece,
+            @Absent @Valid PlanPieceRequest piece,
             @Absent @Valid CatchUpRequest catchUp) {}
 
-    record ChosenView(int added) {}
+    record PlanChosenView(int added) {}
 
     @PostMapping("/choose")
     @PreAuthorize("hasAuthority('TEACH')")
     @Operation(
             operationId = "chooseForPlan",
             summary = "Choose what a class is to do this year; what is there already is passed over")
-    ChosenView choose(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody ChoiceRequest request) {
-        return new ChosenView(choices.choose(
+    PlanChosenView choose(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody PlanChoiceRequest request) {
+        return new PlanChosenView(choices.choose(
                 person,
-                new PlanChoices.Choice(
+                new PlanChoices.YearChoice(
                         request.classId(),
                         Optional.ofNullable(request.pages())
                                 .map(p -> new PlanChoices.Pages(
@@ -175,16 +175,16 @@ class SeasonPlanController {
         return plans.targets(person.programId(), request.classId(), request.itemIds());
     }
 
-    record WhyView(List<String> sentences) {}
+    record PlanWhyView(List<String> sentences) {}
 
     @GetMapping("/why")
     @Operation(operationId = "whyPlanned", summary = "Why something stands where it stands, and not a week off")
-    WhyView why(@AuthenticationPrincipal SignedIn person, @RequestParam UUID classId, @RequestParam UUID itemId) {
-        return new WhyView(plans.why(person.programId(), classId, itemId.toString()));
+    PlanWhyView why(@AuthenticationPrincipal SignedIn person, @RequestParam UUID classId, @RequestParam UUID itemId) {
+        return new PlanWhyView(plans.why(person.programId(), classId, itemId.toString()));
     }
 
     /** All of what a director says of one thing. */
-    record ItemRequest(
+    record PlanItemRequest(
             @NotNull(message = "Choose a class.") UUID classId,
 
             @Min(value = 0, message = "Its value must be in 0..100000.")
@@ -211,7 +211,7 @@ class SeasonPlanController {
     RevisionView change(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID itemId,
-            @Valid @RequestBody ItemRequest request) {
+            @Valid @RequestBody PlanItemRequest request) {
         return new RevisionView(plans.change(
                 person.programId(),
                 request.classId(),
@@ -276,7 +276,7 @@ class SeasonPlanController {
     }
 
     /** Rules and prices of plans, in points. */
-    record SettingsView(
+    record PlanSettingsView(
             int maxNewNotes,
             int fullPercent,
             long essential,
@@ -291,9 +291,9 @@ class SeasonPlanController {
             long movedEach,
             long movedPerWeek) {
 
-        static SettingsView of(Settings settings) {
+        static PlanSettingsView of(Settings settings) {
             PlanPrices p = settings.prices();
-            return new SettingsView(
+            return new PlanSettingsView(
                     settings.rules().maxNewNotes(),
                     settings.rules().fullPercent(),
                     p.essential(),
@@ -333,14 +333,14 @@ class SeasonPlanController {
 
     @GetMapping("/settings")
     @Operation(operationId = "planSettings", summary = "Rules and prices by which plans are made")
-    SettingsView settings(@AuthenticationPrincipal SignedIn person) {
-        return SettingsView.of(plans.settings(person.programId()));
+    PlanSettingsView settings(@AuthenticationPrincipal SignedIn person) {
+        return PlanSettingsView.of(plans.settings(person.programId()));
     }
 
     @PutMapping("/settings")
     @PreAuthorize("hasAuthority('TEACH')")
     @Operation(operationId = "setPlanSettings", summary = "Set the rules and prices by which plans are made")
-    RevisionView set(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody SettingsView request) {
+    RevisionView set(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody PlanSettingsView request) {
         return new RevisionView(plans.set(person.programId(), request.toSettings()));
     }
 }

@@ -21,6 +21,8 @@ import vividroster.server.season.PlanYearQueries.Settings;
  *
  * @param firstFree the first week that may still be changed
  * @param problem what the planner plans; its plan of today is the one in force
+ * @param newNotes by item and section, all that a page brings
+ * @param crowded items that bring a section more new notes than a week may
  * @param milestones of its items and orders, by id
  * @param nobody what was chosen for sections in which nobody sits
  */
@@ -37,6 +39,8 @@ record SeasonYear(
         Settings settings,
         Map<UUID, ClassPacing> pacing,
         PlanProblem problem,
+        Map<String, Map<String, List<String>>> newNotes,
+        List<String> crowded,
         Map<UUID, Milestone> milestones,
         List<KeptItem> nobody) {
 
