@@ -145,3 +145,7 @@ export type PlanChoice = Schemas["PlanChoiceRequest"];
 export type PlanSettings = Schemas["PlanSettingsView"];
 export type PlanItemChange = Schemas["PlanItemRequest"];
 export type PlanWeekOrder = Schemas["WeekItemRequest"];
+export type SeasonForecast = Schemas["ForecastView"];
+export type SectionForecast = Schemas["SectionForecastView"];
+export type LaidPlan = Schemas["LaidView"];
+export type LongLook = Schemas["LookView"];

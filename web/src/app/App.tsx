@@ -44,6 +44,8 @@ const PartnerSetupPage = page(
 const OrderSheetPage = page(async () => (await import("../features/season/OrderSheetPage")).OrderSheetPage);
 const FirstWeeksPage = page(async () => (await import("../features/season/FirstWeeksPage")).FirstWeeksPage);
 const ProposalPage = page(async () => (await import("../features/season/ProposalPage")).ProposalPage);
+const ForecastPage = page(async () => (await import("../features/season/ForecastPage")).ForecastPage);
+const PlanFilesPage = page(async () => (await import("../features/season/PlanFilesPage")).PlanFilesPage);
 const ChoosePage = page(async () => (await import("../features/season/ChoosePage")).ChoosePage);
 const WeekOrderPage = page(async () => (await import("../features/season/WeekOrderPage")).WeekOrderPage);
 const PlanSettingsPage = page(
@@ -92,6 +94,8 @@ export function App() {
                 <Route path="/season/sheet" element={<OrderSheetPage />} />
                 <Route path="/season/first-weeks" element={<FirstWeeksPage />} />
                 <Route path="/season/proposal" element={<ProposalPage />} />
+                <Route path="/season/forecast" element={<ForecastPage />} />
+                <Route path="/season/files" element={<PlanFilesPage />} />
                 <Route path="/season/choose" element={<ChoosePage />} />
                 <Route path="/season/week" element={<WeekOrderPage />} />
                 <Route path="/season/settings" element={<PlanSettingsPage />} />

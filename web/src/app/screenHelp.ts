@@ -98,6 +98,28 @@ const screens: readonly [RegExp, ScreenHelp][] = [
     },
   ],
   [
+    /^\/season\/forecast/,
+    {
+      title: "Forecast",
+      words: [
+        ["range", "eight times in ten it is done between these days"],
+        ["by then", "the chance to be done on the day of the target"],
+        section,
+      ],
+      example:
+        "Set line 32 by the winter concert. Horns: 4 in 10, at 2.1 lines a week; 2.6 are needed. Set them to 125 % under Pacing and prices, and propose again.",
+    },
+  ],
+  [
+    /^\/season\/files/,
+    {
+      title: "Plans in and out",
+      words: [["teaching week", "a week with school, counted from the first of the year"], order],
+      example:
+        "In August press Lay last year’s onto this one: line 12 stood in the ninth teaching week, so it does again. Then P evens out what the new calendar changed.",
+    },
+  ],
+  [
     /^\/season\/settings/,
     {
       title: "Pacing and prices",

@@ -15,6 +15,7 @@ import { counted } from "../../ui/words";
 import { planQuery, proposalsQuery } from "./plan.queries";
 import { weeksShown } from "./plan";
 import { PlanScore } from "./PlanScore";
+import { LongerLook } from "./LongerLook";
 import { drawn, firstWeek, headline, minutesAfter } from "./proposal";
 import { ProposalChanges } from "./ProposalChanges";
 
@@ -198,6 +199,7 @@ function Shown({
             is today’s. <Kbd>1</Kbd> to <Kbd>9</Kbd> take one change, <Kbd>Esc</Kbd> goes back and leaves it
             waiting.
           </p>
+          <LongerLook classId={classId} />
           {proposal.problems.length > 0 && (
             <details className="mt-3" open={proposal.problems.length <= 3}>
               <summary className="cursor-pointer font-semibold">

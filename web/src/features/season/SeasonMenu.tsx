@@ -6,7 +6,9 @@ import { looks } from "../../ui/looks";
 const ways = [
   ["/season/choose", "Choose what the year holds"],
   ["/season/week", "Order a week of the plan"],
+  ["/season/forecast", "Forecast"],
   ["/season/first-weeks", "First weeks"],
+  ["/season/files", "Plans in and out, calendar"],
   ["/season/settings", "Pacing and prices"],
 ] as const;
 

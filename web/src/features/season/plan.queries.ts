@@ -1,7 +1,14 @@
 import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { at } from "../../api/at";
 import { get, post } from "../../api/http";
-import type { PlanProposal, PlanSettings, PlanTarget, SeasonPlan } from "../../api/types";
+import type {
+  LongLook,
+  PlanProposal,
+  PlanSettings,
+  PlanTarget,
+  SeasonForecast,
+  SeasonPlan,
+} from "../../api/types";
 
 /** The plan of classes for the year, with what was ordered. */
 export const planQuery = (classIds: readonly string[]) =>
@@ -39,3 +46,26 @@ export const planSettingsQuery = queryOptions({
   queryKey: ["progress", "plan-settings"],
   queryFn: () => get<PlanSettings>(at("/api/season/plan/settings")),
 });
+
+export const forecastsQuery = (classId: string | undefined) =>
+  queryOptions({
+    queryKey: ["progress", "forecasts", classId ?? "none"],
+    queryFn: () => get<SeasonForecast[]>(at("/api/season/forecasts", {}, { classId })),
+    enabled: Boolean(classId),
+  });
+
+/** How far a long look is; asked again while it looks. */
+export const longLookQuery = (lookId: string | undefined) =>
+  queryOptions({
+    queryKey: ["long-look", lookId ?? "none"],
+    queryFn: () => get<LongLook>(at("/api/season/plan/looks/{lookId}", { lookId })),
+    enabled: Boolean(lookId),
+    refetchInterval: (query) => (query.state.data?.endedAs ? false : 500),
+  });
+
+export const feedQuery = (classId: string | undefined) =>
+  queryOptions({
+    queryKey: ["calendar-feed", classId ?? "none"],
+    queryFn: () => get<{ openedAt?: string }>(at("/api/season/feeds/{classId}", { classId })),
+    enabled: Boolean(classId),
+  });

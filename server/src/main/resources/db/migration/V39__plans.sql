@@ -171,8 +171,12 @@ create table plan_look (
     points bigint,
     told_at timestamptz not null default now(),
     stop_asked boolean not null default false,
-    -- The proposals it made; null while it looks.
+    -- Null while it looks.
     ended_at timestamptz,
+    -- With proposals, or in vain since the plan was changed meanwhile or something went wrong.
+    ended_as text,
+    constraint plan_look_ended check ((ended_at is null) = (ended_as is null)),
+    constraint plan_look_ended_known check (ended_as in ('PROPOSED', 'CHANGED', 'FAILED')),
     constraint plan_look_pk primary key (program_id, id),
     constraint plan_look_year_fk foreign key (program_id, school_year_id) references school_year (program_id, id),
     constraint plan_look_class_fk foreign key (program_id, class_id) references school_class (program_id, id),

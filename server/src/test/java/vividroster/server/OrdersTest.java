@@ -56,8 +56,11 @@ class OrdersTest {
         assertThat(answer.status()).isEqualTo(200);
         assertThat(answer.contentType()).startsWith("text/calendar");
         String text = answer.text().replace("\r\n ", "");
-        assertThat(text.split("BEGIN:VEVENT")).hasSize(3);
+        assertThat(text.split("BEGIN:VEVENT"))
+                .as("two due, and the day the test is heard")
+                .hasSize(4);
         assertThat(text)
+                .contains("Hearing: Winds\\, about ")
                 .contains("Playing test: ")
                 .contains("Due: ")
                 .contains("DESCRIPTION:Flute\\, Trumpet")

@@ -1,6 +1,7 @@
 package vividroster.core.plan;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The calendar weeks of a year, numbered from 1, each open or closed (break, lost). Distances between weeks are counted in
@@ -40,6 +41,16 @@ public final class TeachingWeeks {
     /** Open weeks up to and including this one; 0 for week 0. */
     public int taughtBy(int week) {
         return taught[week];
+    }
+
+    /** The nth open week, counted from 1; empty where the year has fewer. */
+    public Optional<Integer> taught(int nth) {
+        for (int week = 1; week <= count(); week++) {
+            if (open[week] && taught[week] == nth) {
+                return Optional.of(week);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Open weeks of the year. */

@@ -32,4 +32,11 @@ public final class SchoolYears {
                 .min(byFirst)
                 .or(() -> years.stream().max(byFirst));
     }
+
+    /** The year that ended last before a day. */
+    public static <Y> Optional<Y> before(Collection<Y> years, Function<Y, Span> span, LocalDate day) {
+        return years.stream()
+                .filter(year -> span.apply(year).last().isBefore(day))
+                .max(Comparator.comparing(year -> span.apply(year).last()));
+    }
 }

@@ -185,7 +185,9 @@ class ChosenYearTest {
     @Test
     void aLineIsHeardAloneWhereThatLeavesTimeToTeach() {
         assertThat(PlanItem.fitsAlone(60, 20, 54)).as("20 of 54 minutes").isTrue();
-        assertThat(PlanItem.fitsAlone(60, 42, 69)).as("42 of 69 minutes, six tenths are 41.4").isFalse();
+        assertThat(PlanItem.fitsAlone(60, 42, 69))
+                .as("42 of 69 minutes, six tenths are 41.4")
+                .isFalse();
         assertThat(PlanItem.fitsAlone(59, 42, 69)).as("41.3 minutes").isTrue();
         assertThat(PlanItem.fitsAlone(60, 1, 0)).isFalse();
         assertThat(new PlanClass("winds", List.of(46, 0, 69, 46, 69, 0)).usualMinutes())

@@ -179,6 +179,15 @@ public class Office {
         return yearAt(programId, day).map(YearRow::id);
     }
 
+    /** The last day of the school year before today's; empty where there was none. */
+    @Transactional(readOnly = true)
+    public Optional<LocalDate> lastDayOfYearBefore(UUID programId) {
+        return yearAt(programId, today(programId))
+                .flatMap(now -> SchoolYears.before(
+                        program(programId).years(), YearRow::span, now.span().first()))
+                .map(before -> before.span().last());
+    }
+
     private Optional<YearRow> yearAt(UUID programId, LocalDate day) {
         return SchoolYears.at(program(programId).years(), YearRow::span, day);
     }

@@ -39,8 +39,10 @@ class PlanProposalController {
     private final PlanProposals proposals;
     private final PlanOptionsTaken options;
     private final WeekOrders weeks;
+    private final PlanLooks looks;
 
-    PlanProposalController(PlanProposals proposals, PlanOptionsTaken options, WeekOrders weeks) {
+    PlanProposalController(PlanProposals proposals, PlanOptionsTaken options, WeekOrders weeks, PlanLooks looks) {
+        this.looks = looks;
         this.proposals = proposals;
         this.options = options;
         this.weeks = weeks;
@@ -175,5 +177,47 @@ class PlanProposalController {
                                 item.substituteAccepted(),
                                 item.partnerCheckPasses()))
                         .toList()));
+    }
+
+    record LookStartedView(UUID id) {}
+
+    /**
+     * @param done steps so far, of all
+     * @param points of the best plan so far; absent before it has one
+     * @param endedAs absent while it looks; FAILED also where its server is gone
+     */
+    record LookView(
+            UUID id,
+            long done,
+            long steps,
+            @Absent Long points,
+            @Absent LookQueries.EndedAs endedAs) {}
+
+    record LookRequest(@NotNull(message = "Choose a class.") UUID classId) {}
+
+    @PostMapping("/looks")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    @Operation(operationId = "lookLonger", summary = "Look longer for a better plan, in the background")
+    LookStartedView look(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody LookRequest request) {
+        return new LookStartedView(looks.start(person, request.classId()));
+    }
+
+    @GetMapping("/looks/{lookId}")
+    @Operation(operationId = "longLook", summary = "How far a long look is")
+    LookView look(@AuthenticationPrincipal SignedIn person, @PathVariable UUID lookId) {
+        LookQueries.Look look = looks.find(person.programId(), lookId);
+        return new LookView(
+                look.id(),
+                look.done(),
+                look.steps(),
+                look.points().orElse(null),
+                looks.isLost(look) ? LookQueries.EndedAs.FAILED : look.endedAs().orElse(null));
+    }
+
+    @PostMapping("/looks/{lookId}/stop")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "stopLongLook", summary = "Stop with the best plan so far")
+    void stop(@AuthenticationPrincipal SignedIn person, @PathVariable UUID lookId) {
+        looks.stop(person.programId(), lookId);
     }
 }

@@ -1,10 +1,13 @@
-package vividroster.server.orders;
+package vividroster.server.season;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -13,12 +16,16 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.formats.calendar.CalendarWriter;
 import vividroster.formats.calendar.CalendarWriter.Entry;
+import vividroster.server.hearing.HearingRuns;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
+import vividroster.server.orders.Orders;
+import vividroster.server.platform.Words;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 
@@ -31,10 +38,18 @@ class DueCalendars {
     private final Rosters rosters;
     private final Office office;
     private final InstrumentCatalog catalog;
+    private final HearingRuns runs;
     private final Clock clock;
 
     DueCalendars(
-            Orders orders, Library library, Rosters rosters, Office office, InstrumentCatalog catalog, Clock clock) {
+            Orders orders,
+            Library library,
+            Rosters rosters,
+            Office office,
+            InstrumentCatalog catalog,
+            HearingRuns runs,
+            Clock clock) {
+        this.runs = runs;
         this.orders = orders;
         this.library = library;
         this.rosters = rosters;
@@ -69,8 +84,39 @@ class DueCalendars {
                     what + milestone.title() + ", " + schoolClass.name(),
                     whom(order)));
         }
+        entries.addAll(hearingDays(programId, schoolClass, set, milestones.values()));
         return new DueCalendar(
                 schoolClass.name() + ", due days", CalendarWriter.write(schoolClass.name(), clock.instant(), entries));
+    }
+
+    /** The days on which something is due that every student is heard on, with about how long it takes. */
+    private List<Entry> hearingDays(
+            UUID programId, SchoolClass schoolClass, List<MilestoneOrder> set, Collection<Milestone> milestones) {
+        List<Milestone> heard = milestones.stream()
+                .filter(milestone -> milestone.kind() != MilestoneKind.BELT && milestone.kind() != MilestoneKind.LINE)
+                .toList();
+        Map<UUID, Duration> each = runs.perStudent(programId, heard);
+        Map<LocalDate, Duration> days = new TreeMap<>();
+        for (MilestoneOrder order : set) {
+            Duration one = each.get(order.milestoneId());
+            if (one != null) {
+                long students = order.scopes().stream()
+                        .flatMap(scope -> rosters.seatsOfStudentsIn(programId, scope, order.dueOn()).stream())
+                        .filter(seat -> seat.classId().equals(schoolClass.id()) && order.reaches(seat, catalog))
+                        .map(Seat::studentId)
+                        .distinct()
+                        .count();
+                days.merge(order.dueOn(), one.multipliedBy(students), Duration::plus);
+            }
+        }
+        return days.entrySet().stream()
+                .map(day -> new Entry(
+                        "hearing-" + schoolClass.id() + "-" + day.getKey(),
+                        day.getKey(),
+                        "Hearing: " + schoolClass.name() + ", about "
+                                + Words.counted(Math.ceilDiv(day.getValue().toSeconds(), 60), "minute"),
+                        ""))
+                .toList();
     }
 
     private String whom(MilestoneOrder order) {
