@@ -65,6 +65,7 @@ export function keysOf(path: string): Keys {
   if (/^\/library\/lines\/[^/]+$/.test(path)) return [...line, ...everywhere];
   if (path === "/podium/warm-up") return [...played, ...everywhere];
   if (path === "/season/proposal") return [...proposal, ...everywhere];
+  if (path === "/season/sheet") return [[["B"], "the week on the board"], ...everywhere];
   if (path === "/season/first-weeks") return [...firstWeeks, ...everywhere];
   if (/^\/library\/books\/[^/]+\/table$/.test(path)) return [...table, ...everywhere];
   if (path === "/roster/seating") return [...seating, ...everywhere];

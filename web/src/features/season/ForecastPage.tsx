@@ -141,7 +141,7 @@ function SectionRow({
   const held = heldBy(section);
   const done = section.need === 0;
   return (
-    <li className="grid items-center gap-x-6 gap-y-1 border-b border-[var(--hairline)] py-2 md:grid-cols-[11rem_minmax(0,1fr)_17rem]">
+    <li className="grid items-center gap-x-6 gap-y-1 border-b border-[var(--hairline)] py-2 md:grid-cols-[10rem_minmax(0,1fr)_23rem]">
       <div>
         <b>{section.name}</b> <span className="small soft">{section.students}</span>
         <div className="small">{done ? "has it" : `by then: ${section.chanceWords}`}</div>
@@ -180,7 +180,7 @@ function Line({
     (e) => e.kind === "BREAK" && e.last >= from && e.first <= to && e.first < addDays(e.last, -2),
   );
   return (
-    <div className="relative h-11" aria-hidden>
+    <div className="relative h-[52px]" aria-hidden>
       <div className="absolute inset-x-0 top-[22px] border-t border-[var(--ink-soft)]" />
       {breaks.map((e) => (
         <span
@@ -195,9 +195,9 @@ function Line({
           <span
             key={e.monday}
             title={`forecast of ${shortDay(e.monday)}`}
-            className="bg-secondary absolute h-[2px] opacity-45"
+            className="bg-secondary absolute h-[2px] opacity-55"
             style={{
-              top: 36 - i * 2,
+              top: 30 + i * 3.5,
               left: `${x(e.low)}%`,
               width: `${Math.max(1, (e.high ? x(e.high) : 100) - x(e.low))}%`,
             }}

@@ -1,9 +1,10 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { at } from "../../api/at";
 import { post } from "../../api/http";
 import type { PlanProposal } from "../../api/types";
 import { addDays, shortDay } from "../../app/days";
+import { classesQuery } from "../../app/queries";
 import { Field, Tick } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 import { Dialog } from "./Dialog";
@@ -25,6 +26,16 @@ export function LoseDay({
   const [day, setDay] = useState(from);
   const [name, setName] = useState("");
   const [week, setWeek] = useState(false);
+  const classes = useQuery(classesQuery);
+  /** The turn of A and B days moves on for every class; each that has a plan gets its proposal. */
+  const proposeForOthers = async () => {
+    for (const other of classes.data ?? []) {
+      if (other.id === classId) continue;
+      const cause = `${shortDay(day)} lost`;
+      await post(at("/api/season/plan/proposals"), { classId: other.id, cause }).catch(() => undefined);
+    }
+    await client.invalidateQueries({ queryKey: ["progress"] });
+  };
   const lose = useMutation({
     mutationFn: async () => {
       const why = name.trim() || "Lost day";
@@ -39,6 +50,7 @@ export function LoseDay({
       client.setQueryData(proposalsQuery(classId).queryKey, made);
       await client.invalidateQueries();
       onProposed();
+      void proposeForOthers();
     },
   });
   return (
@@ -51,8 +63,8 @@ export function LoseDay({
         }}
       >
         <p className="soft">
-          School does not meet; the calendar keeps it, and the plan is looked for again. Nothing of the plan
-          moves before you take it.
+          School does not meet; the calendar keeps it, and the plan is looked for again. Nothing of a plan
+          moves before you take it. Every class with a plan gets its proposal.
         </p>
         <div className="grid grid-cols-2 gap-4">
           <Field label="Day" type="date" required value={day} onChange={(e) => setDay(e.target.value)} />

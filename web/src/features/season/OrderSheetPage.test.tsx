@@ -5,7 +5,16 @@ import { draw, server } from "../../test/render";
 import { BeforeThis } from "./BeforeThis";
 import { OrderSheetPage } from "./OrderSheetPage";
 
-const item = { kind: "TECHNIQUE_CHECK", title: "Weekly check", dueOn: "2026-10-05" };
+const item = {
+  milestoneId: "m1",
+  kind: "TECHNIQUE_CHECK",
+  title: "Weekly check",
+  dueOn: "2026-10-05",
+  heard: true,
+  substituteAccepted: false,
+  news: [] as string[],
+  traps: [] as string[],
+};
 const sheet = {
   className: "Chamber Strings",
   monday: "2026-09-28",
@@ -24,8 +33,13 @@ const sheet = {
           place: "A string",
           pattern: "2 and 3 close",
           drill: "Four bows",
+          news: ["C-sharp, second finger"],
+          traps: ["Measure 3: the F is still sharp."],
+          roadmap: "1–8, 1–7, 9",
         },
       ],
+      carriedOver: [{ title: "line 8", students: 2 }],
+      care: "Rosin and wipe",
     },
     {
       instrument: "cello",
@@ -33,8 +47,9 @@ const sheet = {
       division: "",
       students: 5,
       items: [{ ...item, place: "D string" }],
+      carriedOver: [],
     },
-    { instrument: "trumpet", name: "Trumpets", division: "", students: 2, items: [] },
+    { instrument: "trumpet", name: "Trumpets", division: "", students: 2, items: [], carriedOver: [] },
   ],
 };
 const instruments = [
@@ -52,11 +67,11 @@ const at = (answer: unknown = sheet) =>
   server({ "GET /api/season/sheet": answer, "GET /api/instruments": instruments });
 
 describe("the order sheet", () => {
-  it("gives the due days of the class to other calendars", async () => {
+  it("goes onto paper for the class, or a small page for each section", async () => {
     at();
     draw(<OrderSheetPage />, "/season/sheet?class=c1");
-    const link = await screen.findByRole("link", { name: "Due days" });
-    expect(link.getAttribute("href")).toBe("/api/season/due.ics?classId=c1");
+    const link = await screen.findByRole("link", { name: "A5" });
+    expect(link.getAttribute("href")).toBe("/api/season/sheet/sheet.pdf?classId=c1&on=2026-09-28&paper=A5");
     expect(link.hasAttribute("download")).toBe(true);
   });
 
@@ -64,10 +79,18 @@ describe("the order sheet", () => {
     at();
     draw(<OrderSheetPage />, "/season/sheet?class=c1");
     const violins = (await screen.findByRole("heading", { name: /Violins, First/ })).closest("li")!;
-    for (const words of ["Weekly check", "page 8, line 9 in G major", "Four bows"]) {
+    for (const words of [
+      "Weekly check",
+      "page 8, line 9 in G major",
+      "Four bows",
+      "Measure 3: the F is still sharp.",
+    ]) {
       expect(within(violins).getByText(words)).toBeTruthy();
     }
     expect(within(violins).getByText(/2 and 3 close/)).toBeTruthy();
+    expect(within(violins).getByText(/C-sharp, second finger/)).toBeTruthy();
+    expect(within(violins).getByText(/line 8 \(2\)/)).toBeTruthy();
+    expect(within(violins).getByText(/Rosin and wipe/)).toBeTruthy();
     expect(screen.getByText("Nothing this week.")).toBeTruthy();
   });
 

@@ -51,6 +51,18 @@ class ProgramWallTest {
                         .json()
                         .path("bookId")
                         .asString());
+        known.put(
+                "lookId",
+                theirs.director()
+                        .post("/api/season/plan/looks", Map.of("classId", theirs.id("Winds")))
+                        .json()
+                        .path("id")
+                        .asString());
+        String feed = theirs.director()
+                .post("/api/season/feeds/" + theirs.id("Winds"), Map.of())
+                .json()
+                .path("path")
+                .asString();
         List<String> leaks = new ArrayList<>();
         int read = 0;
         var paths = JsonMapper.builder()
@@ -61,7 +73,7 @@ class ProgramWallTest {
             if (!paths.path(path).has("get")) {
                 continue;
             }
-            String filled = path.replace("{instrument}", "flute");
+            String filled = path.replace("{instrument}", "flute").replace("{secret}", "A".repeat(43));
             for (var id : known.entrySet()) {
                 filled = filled.replace("{" + id.getKey() + "}", id.getValue());
             }
@@ -83,6 +95,7 @@ class ProgramWallTest {
                 }
             }
         }
+        assertThat(feed).as("the address itself is the secret").hasSizeGreaterThan(50);
         assertThat(read).isGreaterThan(50);
         assertThat(leaks).isEmpty();
     }

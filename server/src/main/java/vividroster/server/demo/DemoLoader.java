@@ -41,6 +41,7 @@ import vividroster.server.lines.LineRemarks;
 import vividroster.server.office.Office;
 import vividroster.server.orders.Orders;
 import vividroster.server.platform.Ids;
+import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
@@ -60,6 +61,7 @@ public class DemoLoader {
     private final Orders orders;
     private final Hearing hearing;
     private final DemoFirstWeeks firstWeeks;
+    private final DemoSeason season;
     private final InstrumentCatalog catalog;
 
     DemoLoader(
@@ -74,7 +76,9 @@ public class DemoLoader {
             Orders orders,
             Hearing hearing,
             DemoFirstWeeks firstWeeks,
+            DemoSeason season,
             InstrumentCatalog catalog) {
+        this.season = season;
         this.office = office;
         this.accounts = accounts;
         this.programmes = programmes;
@@ -140,7 +144,8 @@ public class DemoLoader {
         List<Seat> seats = seats(programId, classes, names);
         Map<String, Milestone> milestones =
                 DemoLibrary.load(library, checks, notations, remarks, catalog, programId, people.getFirst());
-        List<MilestoneOrder> set = orders(classes, milestones);
+        List<MilestoneOrder> set = new ArrayList<>(orders(classes, milestones));
+        set.addAll(DemoSeason.orders(year, today, classes, milestones));
         orders.load(programId, people.getFirst(), set);
 
         Map<UUID, SchoolClass> byId = new HashMap<>();
@@ -151,6 +156,7 @@ public class DemoLoader {
         hearing.load(programId, history);
         firstWeeks.load(
                 new DemoFirstWeeks.Loaded(programId, people.getFirst(), zone, classes, names, seats, milestones));
+        season.plan(new SignedIn(programId, people.getFirst(), "", Role.DIRECTOR, 0), classes, milestones);
         return programId;
     }
 

@@ -46,6 +46,12 @@ public class LineRemarks {
         return queries.find(programId, lineId);
     }
 
+    /** What is said of lines, by line. */
+    @Transactional(readOnly = true)
+    Map<UUID, List<RemarkView>> all(UUID programId, Collection<UUID> lineIds) {
+        return queries.findAll(programId, lineIds);
+    }
+
     /** The same, for the demo's files. */
     @Transactional
     public void put(UUID programId, UUID accountId, UUID lineId, String instrument, String trouble, String tip) {

@@ -101,7 +101,7 @@ public class Years {
      * @throws Problem where school does not meet then anyway
      */
     @Transactional
-    void loseDay(UUID programId, LocalDate day, String name) {
+    public void loseDay(UUID programId, LocalDate day, String name) {
         EntryDraft lost = new EntryDraft(EntryKind.LOST_DAY, name, day, day);
         locks.hold(programId, "years");
         KeptYear year = yearWith(programId, day);

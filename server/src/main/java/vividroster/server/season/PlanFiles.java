@@ -109,7 +109,7 @@ class PlanFiles {
 
     private List<Row> rows(UUID programId, UUID classId, SchoolYear year, List<KeptItem> kept) {
         List<KeptItem> own = kept.stream()
-                .filter(item -> item.scopes().stream().anyMatch(scope -> isOf(scope, classId)))
+                .filter(item -> item.scopes().stream().anyMatch(scope -> ScopesOf.reach(scope, classId)))
                 .toList();
         Set<UUID> ids =
                 own.stream().flatMap(item -> item.milestoneId().stream()).collect(Collectors.toSet());
@@ -123,16 +123,6 @@ class PlanFiles {
                 .map(item -> row(year, weeks, item, milestones, lines, books))
                 .sorted(Comparator.comparingInt((Row row) -> row.week().orElse(Integer.MAX_VALUE)))
                 .toList();
-    }
-
-    private static boolean isOf(SectionScope scope, UUID classId) {
-        return switch (scope) {
-            case SectionScope.Tutti tutti -> tutti.classId().equals(classId);
-            case SectionScope.FamilyOfClass family -> family.classId().equals(classId);
-            case SectionScope.Section section -> section.classId().equals(classId);
-            case SectionScope.Newcomers newcomers -> false;
-            case SectionScope.InstrumentAcrossClasses all -> true;
-        };
     }
 
     private static Row row(

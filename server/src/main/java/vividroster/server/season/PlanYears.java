@@ -94,8 +94,13 @@ class PlanYears {
     /** The plan of some classes, and of those they hang together with by what was chosen for both. */
     @Transactional(readOnly = true)
     SeasonYear of(UUID programId, Collection<UUID> classIds) {
+        return of(programId, classIds, office.today(programId));
+    }
+
+    /** The same as if it were another day of this year: what is past then, and who sits there. */
+    @Transactional(readOnly = true)
+    SeasonYear of(UUID programId, Collection<UUID> classIds, LocalDate today) {
         UUID yearId = yearId(programId);
-        LocalDate today = office.today(programId);
         SchoolYear year = office.year(programId, today);
         List<SchoolClass> every = rosters.classes(programId);
         classIds.forEach(id -> rosters.schoolClass(programId, id));

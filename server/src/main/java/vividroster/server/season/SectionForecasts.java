@@ -259,6 +259,15 @@ class SectionForecasts {
         }
     }
 
+    /** Keeps what is, or would have been, forecast for a target in the week of a day. */
+    @Transactional
+    void keep(UUID programId, Target target, LocalDate on) {
+        SeasonYear year = plans.of(programId, List.of(target.classId()), on);
+        of(programId, year, target, List.of(), true)
+                .sections()
+                .forEach(section -> queries.keep(programId, section.kept(target)));
+    }
+
     /** Keeps this week's forecast of every target of a class; what was forecast earlier in the week stands. */
     @Transactional
     public void keep(UUID programId, UUID classId) {
