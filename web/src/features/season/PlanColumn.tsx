@@ -90,6 +90,7 @@ function look(item: PlanItem, acts: Props) {
   const change = acts.changed?.get(item.id);
   return {
     type: "button" as const,
+    "data-item": item.id,
     "aria-label": words(item) + (item.broken ? `. ${item.broken}` : ""),
     "aria-pressed": acts.selected.includes(item.id),
     title: item.broken ?? words(item),

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Redo2, Undo2 } from "lucide-react";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { PlanItem, PlanProblem, SeasonPlan } from "../../api/types";
 import { shortDay } from "../../app/days";
 import { useScope } from "../../app/scope";
@@ -57,6 +57,8 @@ export function SeasonPlanner({ plan, classId, classIds, director, shown, now }:
       );
     }
     setTarget(undefined);
+    const lead = selected[0];
+    requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-item="${lead}"]`)?.focus());
   };
   const grab = useGrab({
     onStart: (id) => {
@@ -194,9 +196,12 @@ function Moving(props: {
   onInsist: () => void;
   onCancel: () => void;
 }) {
+  const words = useRef<HTMLParagraphElement>(null);
+  // Enter is to put it down, not to press the block once more that was chosen.
+  useEffect(() => words.current?.focus(), []);
   return (
     <Band label="Moving">
-      <p className="grow basis-64" aria-live="polite">
+      <p ref={words} tabIndex={-1} className="grow basis-64 outline-none" aria-live="polite">
         <b>
           {capital(props.words)} to {shortDay(props.target)}
         </b>

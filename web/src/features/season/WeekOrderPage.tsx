@@ -148,9 +148,17 @@ function Row({
         <Tick
           label={
             <>
-              <b>{item.kind === "LINE" ? `Line ${item.shortName}, ${item.title}` : item.title}</b>
+              <b>
+                {item.kind === "LINE"
+                  ? `Line ${item.shortName}, ${item.title}`
+                  : item.kind === "BELT"
+                    ? `${item.title} belt`
+                    : item.title}
+              </b>
               <span className="soft"> · {counted(item.minutes, "minute")}</span>
-              {item.heardAlone && <span className="soft"> · every student is heard</span>}
+              {item.heardAlone && item.kind !== "BELT" && (
+                <span className="soft"> · every student is heard</span>
+              )}
             </>
           }
           checked={wanted}

@@ -100,6 +100,12 @@ class EveryScreenTest {
         screens.put("period plan", "/podium/plan/" + classId + "?class=" + classId);
         screens.put("how a week goes", "/help/week");
         screens.put("order sheet", "/season/sheet?class=" + classId);
+        screens.put("proposal", "/season/proposal?class=" + classId);
+        screens.put("choose", "/season/choose?class=" + classId);
+        screens.put("order a week", "/season/week?class=" + classId);
+        screens.put("forecast", "/season/forecast?class=" + classId);
+        screens.put("plan files", "/season/files?class=" + classId);
+        screens.put("pacing", "/season/settings?class=" + classId);
         screens.put("fit", "/roster/fit?class=" + classId);
         for (JsonNode c : director.get("/api/classes").json()) {
             for (JsonNode check : director.get(

@@ -65,6 +65,10 @@ public final class StringChart implements FingeringChart {
         return open;
     }
 
+    public Hand hand() {
+        return hand;
+    }
+
     @Override
     public List<Fingering> of(Pitch written) {
         return byPitch.getOrDefault(written, List.of());

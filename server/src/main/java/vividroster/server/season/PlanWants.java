@@ -103,6 +103,10 @@ class PlanWants {
         List<Belt> belts = library.allBelts(programId);
         for (Belt belt : belts) {
             if (chosen.contains(belt.id())) {
+                belts.stream()
+                        .filter(before -> before.ladder().equals(belt.ladder()) && before.rank() == belt.rank() - 1)
+                        .forEach(before -> sections.forEach(section ->
+                                wants.add(want(belt.id().toString(), section, before.id().toString()))));
                 sections.forEach(section -> belt.milestonesFor(
                                 section.instrument().code())
                         .forEach(slot -> wants.add(want(belt.id().toString(), section, slot.toString()))));
