@@ -149,3 +149,4 @@ export type SeasonForecast = Schemas["ForecastView"];
 export type SectionForecast = Schemas["SectionForecastView"];
 export type LaidPlan = Schemas["LaidView"];
 export type LongLook = Schemas["LookView"];
+export type FingerPattern = Schemas["FingerPatternView"];

@@ -21,7 +21,10 @@ export function RehearsalCardPage() {
   const instrument = scope.instrument ?? "";
   const library = useQuery(libraryQuery);
   const notes = useQuery(
-    lineNotesQuery(lineId, scope.instrument, scope.classId, { division: scope.division }),
+    lineNotesQuery(lineId, scope.instrument, scope.classId, {
+      division: scope.division,
+      place: search.get("place") ?? undefined,
+    }),
   );
   const kept = useQuery({
     ...keptLadderQuery(lineId, instrument, scope.classId),

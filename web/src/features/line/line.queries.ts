@@ -8,7 +8,7 @@ export const lineNotesQuery = (
   lineId: string,
   instrument: string | undefined,
   classId: string | undefined,
-  { division, bowed = false }: { division?: string; bowed?: boolean } = {},
+  { division, bowed = false, place }: { division?: string; bowed?: boolean; place?: string } = {},
 ) =>
   queryOptions({
     queryKey: [
@@ -19,13 +19,14 @@ export const lineNotesQuery = (
       classId ?? "no class",
       division ?? "",
       bowed,
+      place ?? "",
     ],
     queryFn: () =>
       get<LineNotes>(
         at(
           "/api/lines/{lineId}/notes",
           { lineId },
-          { instrument, classId, division, bowed: bowed || undefined },
+          { instrument, classId, division, bowed: bowed || undefined, place },
         ),
       ).catch((error: unknown) => {
         if (error instanceof Problem && error.status === 404) return null;

@@ -6,6 +6,8 @@ import { looks } from "../../ui/looks";
 interface Props {
   rows: readonly CarryRow[];
   lines: readonly Milestone[];
+  /** What the class calls its finger patterns. */
+  patterns: readonly string[];
   onType: (key: string, change: Partial<CarryRow>) => void;
 }
 
@@ -16,13 +18,18 @@ const columns = [
 ] as const;
 
 /** The same check at another place for each section. Empty rows carry nothing. */
-export function CarryTable({ rows, lines, onType }: Props) {
+export function CarryTable({ rows, lines, patterns, onType }: Props) {
   return (
     <details>
       <summary className="cursor-pointer font-semibold">
         Each section at its own place{" "}
         <span className="small soft font-normal">line, position, pattern, drill</span>
       </summary>
+      <datalist id="finger-patterns">
+        {patterns.map((pattern) => (
+          <option key={pattern} value={pattern} />
+        ))}
+      </datalist>
       <ul className="mt-2 grid gap-3">
         {rows.map((row) => (
           <li key={row.key} className="hairline border-t-[1.5px] pt-2">
@@ -49,6 +56,7 @@ export function CarryTable({ rows, lines, onType }: Props) {
                   aria-label={`${name} for ${row.name}`}
                   placeholder={placeholder}
                   maxLength={field === "drill" ? 200 : 120}
+                  list={field === "pattern" ? "finger-patterns" : undefined}
                   value={row[field]}
                   onChange={(event) => onType(row.key, { [field]: event.target.value })}
                 />

@@ -15,6 +15,7 @@ import { CarryTable } from "./CarryTable";
 import { MilestonePicker } from "./MilestonePicker";
 import { ScopeChips } from "./ScopeChips";
 import { newOrders, scopeOptions, toggleScope } from "./orderForm";
+import { fingerPatternsQuery } from "./plan.queries";
 import { dueDayQuery } from "./season.queries";
 import { looks } from "../../ui/looks";
 import { counted } from "../../ui/words";
@@ -50,6 +51,7 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
             : ""),
     ].filter(Boolean),
   );
+  const patterns = useQuery(fingerPatternsQuery(classId));
   const [setOn, setSetOn] = useState(from);
   const [dueChosen, setDueChosen] = useState<string>();
   const suggested = useQuery(dueDayQuery(classId, setOn));
@@ -128,6 +130,7 @@ export function OrderPanel({ library, sections, classId, className, from, onClos
           <BeforeThis checks={checks} scopes={chosen.map((option) => option.scope)} />
           {rows.length > 0 && (
             <CarryTable
+              patterns={patterns.data?.map((p) => p.described) ?? []}
               rows={rows}
               lines={library.milestones.filter((m) => m.kind === "LINE")}
               onType={(key, change) =>

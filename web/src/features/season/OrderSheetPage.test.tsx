@@ -13,6 +13,7 @@ const item = {
   heard: true,
   substituteAccepted: false,
   news: [] as string[],
+  fingers: [] as string[],
   traps: [] as string[],
 };
 const sheet = {

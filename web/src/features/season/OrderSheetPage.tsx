@@ -111,6 +111,7 @@ function SectionPart({ part, hue }: { part: Part; hue: string }) {
 
 function Item({ item, instrument }: { item: SheetItem; instrument: string }) {
   const { search } = useScope();
+  const card = scopeSearch(search, { instrument });
   return (
     <li className="border-b border-[var(--hairline)] py-1.5">
       <span className="grid grid-cols-[1fr_auto] gap-x-3">
@@ -121,13 +122,13 @@ function Item({ item, instrument }: { item: SheetItem; instrument: string }) {
         </span>
       </span>
       <span className="block">
-        {item.line && item.kind === "LINE" ? (
+        {item.lineId ? (
           <Link
             className="decoration-[var(--hairline)] underline-offset-2 hover:underline print:no-underline"
             title="With notes, to print"
             to={{
-              pathname: `/library/lines/${item.milestoneId}/card`,
-              search: scopeSearch(search, { instrument }),
+              pathname: `/library/lines/${item.lineId}/card`,
+              search: item.place ? `${card}&place=${encodeURIComponent(item.place)}` : card,
             }}
           >
             {item.line}
@@ -147,6 +148,11 @@ function Item({ item, instrument }: { item: SheetItem; instrument: string }) {
           {item.pattern && <span className="soft"> · {item.pattern}</span>}
         </span>
       )}
+      {item.fingers.map((finger) => (
+        <span key={finger} className="small block">
+          {finger}
+        </span>
+      ))}
       {item.news.length > 0 && (
         <span className="block">
           <b className="text-[var(--brass)]">New</b> {item.news.join("; ")}

@@ -9,6 +9,7 @@ import { Field, SelectField } from "../../ui/Field";
 import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { looks } from "../../ui/looks";
 import { useToast } from "../../ui/toasts";
+import { FingerPatternForm } from "./FingerPatternForm";
 import { planQuery, planSettingsQuery } from "./plan.queries";
 
 const pacings: readonly [PlanClass["pacing"], string][] = [
@@ -52,6 +53,9 @@ export function PlanSettingsPage() {
         <div className="grid content-start gap-8">
           <PacingForm key={one.id} one={one} />
           <SectionPaces one={one} />
+          {one.sections.some((section) => section.family === "STRING") && (
+            <FingerPatternForm classId={one.id} />
+          )}
         </div>
         <PricesForm settings={settings.data} />
       </div>

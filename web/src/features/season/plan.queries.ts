@@ -2,6 +2,7 @@ import { keepPreviousData, queryOptions } from "@tanstack/react-query";
 import { at } from "../../api/at";
 import { get, post } from "../../api/http";
 import type {
+  FingerPattern,
   LongLook,
   PlanProposal,
   PlanSettings,
@@ -67,5 +68,12 @@ export const feedQuery = (classId: string | undefined) =>
   queryOptions({
     queryKey: ["calendar-feed", classId ?? "none"],
     queryFn: () => get<{ openedAt?: string }>(at("/api/season/feeds/{classId}", { classId })),
+    enabled: Boolean(classId),
+  });
+
+export const fingerPatternsQuery = (classId: string | undefined) =>
+  queryOptions({
+    queryKey: ["library", "finger-patterns", classId ?? "none"],
+    queryFn: () => get<FingerPattern[]>(at("/api/classes/{classId}/finger-patterns", { classId })),
     enabled: Boolean(classId),
   });

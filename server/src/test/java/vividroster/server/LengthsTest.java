@@ -94,6 +94,7 @@ class LengthsTest {
             Map.entry("calendar_entry.name", NAME),
             Map.entry("criterion.name", NAME),
             Map.entry("demonstration.name", NAME),
+            Map.entry("finger_pattern.name", WORDS),
             Map.entry("line.roadmap", LINE),
             Map.entry("line_remark.tip", REMARK),
             Map.entry("line_remark.trouble", REMARK),

@@ -257,4 +257,33 @@ class SeasonAroundTest {
         assertThat(server.visitor().get(newer).sentence())
                 .isEqualTo("There is no such calendar, or its address was changed.");
     }
+
+    @Test
+    void aClassNamesItsFingerPatterns() {
+        String patterns = "/api/classes/" + winds + "/finger-patterns";
+        assertThat(director.get(patterns).json().get(0).path("described").asString())
+                .isEqualTo("2 and 3 close");
+        assertThat(director.put(
+                                patterns,
+                                List.of(
+                                        Map.of("name", "Gull", "close", List.of(2)),
+                                        Map.of("name", "Open sea", "close", List.of())))
+                        .status())
+                .isEqualTo(204);
+        JsonNode own = director.get(patterns).json();
+        assertThat(own.get(0).path("described").asString()).isEqualTo("Gull (2 and 3 close)");
+        assertThat(own.get(1).path("described").asString()).isEqualTo("Open sea (all apart)");
+        Answer twice = director.put(
+                patterns,
+                List.of(Map.of("name", "Gull", "close", List.of(1)), Map.of("name", "Gull", "close", List.of(2))));
+        assertThat(twice.status()).isEqualTo(422);
+        assertThat(twice.sentence()).isEqualTo("Two patterns have one name.");
+        assertThat(director.put(patterns, List.of(Map.of("name", "Far", "close", List.of(4))))
+                        .status())
+                .isEqualTo(422);
+        assertThat(director.put(patterns, List.of()).status()).isEqualTo(204);
+        assertThat(director.get(patterns).json().size())
+                .as("the usual ones again")
+                .isEqualTo(4);
+    }
 }

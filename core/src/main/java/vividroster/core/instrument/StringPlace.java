@@ -97,8 +97,10 @@ public record StringPlace(Optional<String> string, OptionalInt position) {
                     .findFirst()
                     .ifPresent(on -> {
                         int above = pitch.midi() - chart.open().get(on.place()).midi();
-                        found.computeIfAbsent(on.place(), none -> new TreeMap<>()).put(above, on);
-                        names.computeIfAbsent(on.place(), none -> new TreeMap<>()).put(above, pitch);
+                        found.computeIfAbsent(on.place(), none -> new TreeMap<>())
+                                .put(above, on);
+                        names.computeIfAbsent(on.place(), none -> new TreeMap<>())
+                                .put(above, pitch);
                     });
         }
         List<Finger> fingers = new ArrayList<>();
@@ -110,9 +112,7 @@ public record StringPlace(Optional<String> string, OptionalInt position) {
                         one.getValue().finger(),
                         names.get(place).get(one.getKey()),
                         tape(chart.hand(), one.getKey()),
-                        before.isPresent()
-                                ? OptionalInt.of(one.getKey() - before.getAsInt())
-                                : OptionalInt.empty()));
+                        before.isPresent() ? OptionalInt.of(one.getKey() - before.getAsInt()) : OptionalInt.empty()));
                 before = OptionalInt.of(one.getKey());
             }
         });
@@ -120,12 +120,11 @@ public record StringPlace(Optional<String> string, OptionalInt position) {
     }
 
     private static OptionalInt tape(StringChart.Hand hand, int semitonesAboveOpen) {
-        int[] tapes =
-                switch (hand) {
-                    case BY_LETTER -> BY_LETTER_TAPES;
-                    case CELLO -> CELLO_TAPES;
-                    case BASS -> BASS_TAPES;
-                };
+        int[] tapes = switch (hand) {
+            case BY_LETTER -> BY_LETTER_TAPES;
+            case CELLO -> CELLO_TAPES;
+            case BASS -> BASS_TAPES;
+        };
         for (int finger = 1; finger <= tapes.length; finger++) {
             if (tapes[finger - 1] == semitonesAboveOpen) {
                 return OptionalInt.of(finger);

@@ -61,9 +61,7 @@ class StringPlaceTest {
                 .as("in first position it is the third")
                 .isEqualTo(3);
         assertThat(third.of(Pitch.named("D5"))).as("no way is lost").hasSameElementsAs(VIOLIN.of(Pitch.named("D5")));
-        assertThat(third.of(Pitch.named("G3")))
-                .as("out of reach: as usual")
-                .isEqualTo(VIOLIN.of(Pitch.named("G3")));
+        assertThat(third.of(Pitch.named("G3"))).as("out of reach: as usual").isEqualTo(VIOLIN.of(Pitch.named("G3")));
     }
 
     @Test

@@ -13,6 +13,8 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.Instrument;
+import vividroster.core.instrument.StringChart;
+import vividroster.core.instrument.StringPlace;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Roadmap;
@@ -162,5 +164,33 @@ public class LineBriefs {
             }
         }
         return true;
+    }
+
+    /**
+     * What each finger of a string player meets in a place: the note, and the tape or the neighbour it finds it by.
+     *
+     * @param place as the director says it, for example "A string, third position"
+     * @return empty where it is no place on strings, or the line is known by facts alone
+     */
+    @Transactional(readOnly = true)
+    public List<String> fingersIn(UUID programId, UUID classId, UUID lineId, InstrumentCode code, String place) {
+        Optional<StringPlace> where = StringPlace.read(place);
+        Instrument instrument = readers.withCode(code);
+        Context context = contexts.of(programId, classId, lineId, null);
+        if (where.isEmpty() || !(readers.chart(instrument, context.conventions()) instanceof StringChart chart)) {
+            return List.of();
+        }
+        return notations
+                .source(programId, lineId)
+                .flatMap(notations::readable)
+                .map(score -> readers.fitted(
+                                score,
+                                instrument,
+                                context.stage(),
+                                context.conventions(),
+                                context.track().of(code))
+                        .part())
+                .map(part -> PlaceWording.of(where.get().fingers(chart, part.pitches())))
+                .orElse(List.of());
     }
 }

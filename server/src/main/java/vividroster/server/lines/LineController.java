@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -25,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestPart;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import vividroster.core.instrument.StringPlace;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Score;
 import vividroster.core.rehearsal.Ladder;
@@ -164,7 +166,8 @@ class LineController {
             @RequestParam(required = false) UUID classId,
             @RequestParam(required = false) Stage stage,
             @RequestParam(required = false) String division,
-            @RequestParam(defaultValue = "false") boolean bowed) {
+            @RequestParam(defaultValue = "false") boolean bowed,
+            @RequestParam(required = false) String place) {
         Score score = inDivision(kept(person, lineId), instrument, division);
         Context context = contexts.of(person.programId(), classId, lineId, stage);
         return new LineNotesView(
@@ -175,7 +178,8 @@ class LineController {
                         score,
                         instrument,
                         context,
-                        instrument == null ? Map.of() : checks.syllables(person.programId(), instrument)),
+                        instrument == null ? Map.of() : checks.syllables(person.programId(), instrument),
+                        Optional.ofNullable(place).flatMap(StringPlace::read)),
                 context.stage() == Stage.BEGINNER && context.conventions().namesInFirstWeeks(),
                 likeness.of(person.programId(), lineId, score.sounding(), context.conventions()),
                 notations

@@ -4,12 +4,14 @@ import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import vividroster.core.hands.Bowing;
 import vividroster.core.hands.Demand;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
+import vividroster.core.instrument.StringPlace;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Measure;
@@ -241,7 +243,12 @@ class LineReadings {
      *
      * @param syllables by style, as the programme's checks say them
      */
-    List<List<FingerView>> fingers(Score score, InstrumentCode code, Context context, Map<String, String> syllables) {
+    List<List<FingerView>> fingers(
+            Score score,
+            InstrumentCode code,
+            Context context,
+            Map<String, String> syllables,
+            Optional<StringPlace> place) {
         if (code == null) {
             return List.of();
         }
@@ -251,7 +258,8 @@ class LineReadings {
                 instrument,
                 context.stage(),
                 context.conventions(),
-                context.track().of(code));
+                context.track().of(code),
+                place);
         return HandViews.of(instrument, reading, context.conventions(), syllables);
     }
 

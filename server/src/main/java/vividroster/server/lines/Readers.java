@@ -10,6 +10,8 @@ import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Range;
 import vividroster.core.instrument.Ranges;
+import vividroster.core.instrument.StringChart;
+import vividroster.core.instrument.StringPlace;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Part;
 import vividroster.core.music.Score;
@@ -123,8 +125,24 @@ class Readers {
 
     /** @param met what the section has met so far; empty where that is not known */
     Reading read(Score score, Instrument instrument, Stage stage, Conventions conventions, Optional<Vocabulary> met) {
+        return read(score, instrument, stage, conventions, met, Optional.empty());
+    }
+
+    /** The same by a hand that stays in a place where it can. @param place on a string instrument; empty for none */
+    Reading read(
+            Score score,
+            Instrument instrument,
+            Stage stage,
+            Conventions conventions,
+            Optional<Vocabulary> met,
+            Optional<StringPlace> place) {
         Part part = part(score, instrument, conventions, met);
-        return read(TimedView.of(part, conventions.timing()), score, instrument, stage, conventions, met);
+        return read(TimedView.of(part, conventions.timing()), score, instrument, stage, conventions, met, place);
+    }
+
+    private FingeringChart chart(Instrument instrument, Conventions conventions, Optional<StringPlace> place) {
+        FingeringChart chart = chart(instrument, conventions);
+        return chart instanceof StringChart ? place.map(p -> p.on(chart)).orElse(chart) : chart;
     }
 
     /** The same of a part whose time was told before. @param sounding {@link #part} at concert pitch */
@@ -135,12 +153,23 @@ class Readers {
             Stage stage,
             Conventions conventions,
             Optional<Vocabulary> met) {
+        return read(sounding, score, instrument, stage, conventions, met, Optional.empty());
+    }
+
+    private Reading read(
+            TimedView sounding,
+            Score score,
+            Instrument instrument,
+            Stage stage,
+            Conventions conventions,
+            Optional<Vocabulary> met,
+            Optional<StringPlace> place) {
         Reader reader = new Reader(
                 instrument.transposition(),
                 home(score, sounding.part(), instrument, conventions),
                 compass(instrument, stage),
                 stage.figures,
-                chart(instrument, conventions),
+                chart(instrument, conventions, place),
                 conventions.fourth(),
                 conventions.spelling(),
                 instrument.pitched() ? met : met.map(m -> m.plusPitchesOf(sounding.part())));

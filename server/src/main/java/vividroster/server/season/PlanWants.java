@@ -105,8 +105,8 @@ class PlanWants {
             if (chosen.contains(belt.id())) {
                 belts.stream()
                         .filter(before -> before.ladder().equals(belt.ladder()) && before.rank() == belt.rank() - 1)
-                        .forEach(before -> sections.forEach(section ->
-                                wants.add(want(belt.id().toString(), section, before.id().toString()))));
+                        .forEach(before -> sections.forEach(section -> wants.add(
+                                want(belt.id().toString(), section, before.id().toString()))));
                 sections.forEach(section -> belt.milestonesFor(
                                 section.instrument().code())
                         .forEach(slot -> wants.add(want(belt.id().toString(), section, slot.toString()))));

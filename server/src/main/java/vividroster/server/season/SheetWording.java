@@ -57,6 +57,9 @@ final class SheetWording {
                     .filter(text -> !text.isEmpty())
                     .collect(Collectors.joining(" · ")));
         }
+        if (!item.fingers().isEmpty()) {
+            notes.add(String.join("; ", item.fingers()));
+        }
         if (!item.news().isEmpty()) {
             notes.add("New: " + String.join("; ", item.news()));
         }

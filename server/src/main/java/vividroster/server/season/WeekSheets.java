@@ -84,10 +84,12 @@ class WeekSheets {
     }
 
     /**
+     * @param lineId of the line it is, plays or carries
      * @param line page and number of the line that is ordered or carried; writtenKey in this section's key
      * @param heard whether every student of the section is heard on it
      * @param news what the section meets for the first time, with fingerings
      * @param traps sentences of places where the page misleads
+     * @param fingers what each finger meets in the place, on strings
      * @param comingIn the note it begins with, with its fingering
      * @param roadmap measures in the order played, where it is not as printed
      */
@@ -98,6 +100,7 @@ class WeekSheets {
             LocalDate dueOn,
             boolean heard,
             boolean substituteAccepted,
+            @Absent UUID lineId,
             @Absent String line,
             @Absent String writtenKey,
             List<String> news,
@@ -107,6 +110,7 @@ class WeekSheets {
             @Absent String tip,
             @Absent String trouble,
             @Absent String place,
+            List<String> fingers,
             @Absent String pattern,
             @Absent String drill) {}
 
@@ -129,6 +133,8 @@ class WeekSheets {
 
     /** What of a week every section's part is made from. */
     private record OfWeek(
+            UUID programId,
+            UUID classId,
             List<MilestoneOrder> orders,
             Map<UUID, Milestone> milestones,
             Map<UUID, LineFacts> lines,
@@ -180,6 +186,8 @@ class WeekSheets {
         Map<UUID, LineFacts> lines = library.lines(programId, ids);
         Set<InstrumentCode> instruments = seats.stream().map(Seat::instrument).collect(Collectors.toSet());
         return new OfWeek(
+                programId,
+                classId,
                 inWeek,
                 milestones,
                 lines,
@@ -298,6 +306,7 @@ class WeekSheets {
                 order.dueOn(),
                 week.heard().contains(milestone.id()),
                 order.evidence().contains(Evidence.SUBSTITUTE),
+                line.map(LineFacts::milestoneId).orElse(null),
                 line.map(l -> "page " + l.page() + ", line " + l.number()).orElse(null),
                 line.filter(l -> instrument.pitched())
                         .map(l -> instrument
@@ -311,6 +320,14 @@ class WeekSheets {
                 brief.flatMap(b -> said(b.tip())).orElse(null),
                 brief.flatMap(b -> said(b.trouble())).orElse(null),
                 carried.flatMap(c -> said(c.place())).orElse(null),
+                carried.filter(c -> !c.place().isEmpty() && line.isPresent())
+                        .map(c -> this.briefs.fingersIn(
+                                week.programId(),
+                                week.classId(),
+                                line.get().milestoneId(),
+                                instrument.code(),
+                                c.place()))
+                        .orElse(List.of()),
                 carried.flatMap(c -> said(c.pattern())).orElse(null),
                 carried.flatMap(c -> said(c.drill())).orElse(null));
     }
