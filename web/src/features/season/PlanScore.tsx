@@ -93,6 +93,15 @@ function ClassRows({
             style={{ top: HEAD + row * ROW, height: ROW }}
           >
             <span className="truncate">{section.name}</span>
+            {section.carriedOver > 0 && (
+              <span
+                className="bg-base-300 small rounded-full px-1.5"
+                title={`${section.carriedOver} milestones are carried over in this section`}
+              >
+                {section.carriedOver}
+                <span className="sr-only"> carried over</span>
+              </span>
+            )}
             {section.slowerPercent > 100 && (
               <span className="small soft" title={`takes ${section.slowerPercent} % of the planned minutes`}>
                 slow

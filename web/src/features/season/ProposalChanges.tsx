@@ -66,6 +66,7 @@ export function ProposalChanges({ proposal, busy, onTake, onLook, onOption }: Pr
             <span className="text-error font-semibold">does not fit</span>
           </p>
           <p className="text-[0.95rem]">{left.why}</p>
+          {left.consequence && <p className="text-[0.95rem]">{left.consequence}</p>}
           <div className="mt-1.5 flex flex-wrap gap-1.5">
             {left.options.map((way) => (
               <button

@@ -28,17 +28,18 @@ export function usePlanning(classIds: readonly string[], plan: SeasonPlan | unde
         moves: step[way],
         evenIfBroken,
       }),
-    onMutate: ({ step, way }) => {
+    onMutate: ({ step, way, trail: next }) => {
       const before = client.getQueryData(key);
       if (before) client.setQueryData(key, withMoves(before, step[way]));
-      return { before };
-    },
-    onSuccess: ({ revision }, { trail: next }) => {
       setTrail(next);
+      return { before, trail };
+    },
+    onSuccess: ({ revision }) => {
       client.setQueryData(key, (now) => now && { ...now, revision });
     },
     onError: (_, __, kept) => {
       if (kept?.before) client.setQueryData(key, kept.before);
+      if (kept) setTrail(kept.trail);
     },
     onSettled: () => client.invalidateQueries({ queryKey: ["progress"] }),
   });

@@ -67,7 +67,8 @@ public final class Screenshots {
             Screenshots shots = new Screenshots(seat.page());
             shots.take("podium", "/podium" + winds);
             shots.take("season", "/season" + winds);
-            shots.take("first-weeks", "/season/first-weeks" + winds);
+            shots.take("proposal", "/season/proposal" + winds);
+            shots.take("forecast", "/season/forecast" + winds);
             shots.take("library", "/library" + winds);
             seat.page()
                     .navigate("/library/lines/" + milestone(director, "LINE", "16") + "?class="
@@ -103,8 +104,6 @@ public final class Screenshots {
             }
             shots.shoot("grid");
             shots.take("sheet", "/season/sheet?class=" + classId(director, "Chamber Strings"));
-            shots.take(
-                    "partners", "/hear/" + check(director, "Bow: grip") + "/partners" + strings + "&instrument=violin");
             shots.take("fit", "/roster/fit" + strings + "&instrument=cello");
             seat.page()
                     .getByLabel("Student", new Page.GetByLabelOptions().setExact(true))

@@ -77,7 +77,9 @@ class SeasonTest {
             String after = weekOf(line);
             page.keyboard().press("u");
             page.waitForCondition(() -> weekOf(line).equals(before));
-            page.keyboard().press("r");
+            page.waitForResponse(
+                    response -> response.url().contains("/plan/moves"),
+                    () -> page.keyboard().press("r"));
             page.waitForCondition(() -> weekOf(line).equals(after));
 
             page.navigate("/season/week?class=" + school.id("Winds") + "&week=" + after);
@@ -109,6 +111,7 @@ class SeasonTest {
             choose(page);
             page.keyboard().press("p");
             page.getByRole(AriaRole.BUTTON, like("^Take all")).click();
+            assertThat(page.getByRole(AriaRole.HEADING, named("Season, Winds"))).isVisible();
             Locator test = block(page, "^Test 1");
             assertThat(test).isVisible();
             String week = weekOf(test);
@@ -139,6 +142,7 @@ class SeasonTest {
             choose(page);
             page.keyboard().press("p");
             page.getByRole(AriaRole.BUTTON, like("^Take all")).click();
+            assertThat(page.getByRole(AriaRole.HEADING, named("Season, Winds"))).isVisible();
             Locator line = block(page, "^Line 1,");
             assertThat(line).isVisible();
             String from = weekOf(line);

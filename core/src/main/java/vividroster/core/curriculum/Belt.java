@@ -1,9 +1,13 @@
 package vividroster.core.curriculum;
 
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.BinaryOperator;
+import java.util.stream.Collectors;
 import vividroster.core.music.InstrumentCode;
 
 /**
@@ -29,5 +33,16 @@ public record Belt(UUID id, String ladder, int rank, String name, List<BeltSlot>
                 .map(slot -> slot.milestoneFor(instrument))
                 .flatMap(Optional::stream)
                 .toList();
+    }
+
+    /** The belts that mean ready for the ensemble. */
+    public static List<Belt> lastOfEachLadder(Collection<Belt> belts) {
+        return List.copyOf(belts.stream()
+                .collect(Collectors.toMap(
+                        Belt::ladder,
+                        belt -> belt,
+                        BinaryOperator.maxBy(Comparator.comparingInt(Belt::rank)),
+                        TreeMap::new))
+                .values());
     }
 }

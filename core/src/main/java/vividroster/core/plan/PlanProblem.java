@@ -1,7 +1,9 @@
 package vividroster.core.plan;
 
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 
@@ -67,6 +69,22 @@ public record PlanProblem(
         return withMilestones(milestones.stream()
                 .map(m -> m.id().equals(id) ? change.apply(m) : m)
                 .toList());
+    }
+
+    /** All that needs a milestone, through others too, in the order of the problem. */
+    public List<String> behind(String milestone) {
+        Set<String> behind = new LinkedHashSet<>(Set.of(milestone));
+        boolean grew = true;
+        while (grew) {
+            grew = false;
+            for (PlanMilestone m : milestones) {
+                grew |= m.needs().stream().anyMatch(need -> behind.contains(need.milestone())) && behind.add(m.id());
+            }
+        }
+        return milestones.stream()
+                .map(PlanMilestone::id)
+                .filter(id -> behind.contains(id) && !id.equals(milestone))
+                .toList();
     }
 
     public PlanProblem withClasses(List<PlanClass> others) {

@@ -114,6 +114,18 @@ class PlanMovesTest {
         assertThat(PlanMoves.remedy(plan, 3)).as("an empty week needs none").isEmpty();
     }
 
+    @Test
+    void whatFallsOutWithAThingIsKnown() {
+        PlanProblem year = YearBuilder.weeks(20)
+                .line("A", 1)
+                .line("B", 1, "A")
+                .line("C", 1, "B")
+                .line("D", 1)
+                .problem();
+        assertThat(year.behind("A")).containsExactly("B", "C");
+        assertThat(year.behind("C")).isEmpty();
+    }
+
     /** What a target promises is what the plan then has. */
     @Property(tries = 40)
     void targetsTellTheTruth(@ForAll long seed) {

@@ -39,8 +39,15 @@ final class PlanPictures {
     private final Plan plan;
     private final PlanSentences sentences;
     private final Map<String, NotThere> broken;
+    private final Map<PlanYearQueries.SectionOf, Integer> carried;
 
     PlanPictures(SeasonYear season, Plan plan) {
+        this(season, plan, Map.of());
+    }
+
+    /** @param carried milestones carried over, by section */
+    PlanPictures(SeasonYear season, Plan plan, Map<PlanYearQueries.SectionOf, Integer> carried) {
+        this.carried = Map.copyOf(carried);
         this.season = season;
         this.plan = plan;
         this.sentences = new PlanSentences(season, plan.weeks());
@@ -101,7 +108,11 @@ final class PlanPictures {
                                 row.getValue().stream()
                                         .mapToInt(SeasonYear.Section::students)
                                         .sum(),
-                                row.getValue().getFirst().slowerPercent()))
+                                row.getValue().getFirst().slowerPercent(),
+                                carried.getOrDefault(
+                                        new PlanYearQueries.SectionOf(
+                                                one.id(), row.getKey().code()),
+                                        0)))
                         .toList());
     }
 

@@ -44,8 +44,9 @@ record PlanProposalView(
             String words,
             String why) {}
 
-    /** What does not fit, with the least harmful ways to make it fit. */
-    record PlanLeftOutView(String itemId, String name, String why, List<FittingView> options) {}
+    /** @param consequence for belts and the ensemble; absent where there is none. What does not fit, with the least harmful ways to make it fit. */
+    record PlanLeftOutView(
+            String itemId, String name, String why, @Absent String consequence, List<FittingView> options) {}
 
     /** What one change would make possible. @see vividroster.core.plan.PlanOption */
     enum OptionKind {

@@ -30,8 +30,13 @@ final class PlanViews {
      */
     record MinutesView(int there, int wanted, int share) {}
 
-    /** A row of the score: an instrument of a class, with all its divisions. */
-    record PlanSectionView(InstrumentCode instrument, String name, Family family, int students, int slowerPercent) {}
+    /**
+     * A row of the score: an instrument of a class, with all its divisions.
+     *
+     * @param carriedOver milestones its students carry over from earlier weeks, all together
+     */
+    record PlanSectionView(
+            InstrumentCode instrument, String name, Family family, int students, int slowerPercent, int carriedOver) {}
 
     /** @param minutes one for each week */
     record PlanClassView(

@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
@@ -156,10 +157,19 @@ class PlanYears {
                 made.problem(),
                 made.newNotes(),
                 made.crowded(),
+                ensembleBelts(programId, found),
                 milestones,
                 own.stream()
                         .filter(item -> !reached.contains(item.id().toString()))
                         .toList());
+    }
+
+    private Set<String> ensembleBelts(UUID programId, List<SeasonYear.Item> found) {
+        return found.stream().noneMatch(item -> item.item().kind() == PlanItem.Kind.BELT)
+                ? Set.of()
+                : Belt.lastOfEachLadder(library.allBelts(programId)).stream()
+                        .map(belt -> belt.id().toString())
+                        .collect(Collectors.toSet());
     }
 
     private static boolean isOf(SectionScope scope, Set<UUID> classIds) {

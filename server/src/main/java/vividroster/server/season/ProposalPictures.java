@@ -148,9 +148,27 @@ final class ProposalPictures {
                     id,
                     PlanNames.capital(sentences.name(id)),
                     PlanNames.capital(sentences.of(id, reasons.whyLeftOut(id))) + ".",
+                    consequence(id).orElse(null),
                     asked.contains(id) ? ways(options, id) : List.of()));
         }
         return views;
+    }
+
+    /** Belts that cannot be earned without it, and whether the one that admits to the ensemble is among them. */
+    private Optional<String> consequence(String id) {
+        List<SeasonYear.Item> belts = year.problem().behind(id).stream()
+                .flatMap(behind -> year.item(behind).stream())
+                .filter(item -> item.item().kind() == PlanItem.Kind.BELT)
+                .toList();
+        if (belts.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean ensemble = belts.stream()
+                .anyMatch(belt ->
+                        year.ensembleBelts().contains(belt.item().milestone().orElseThrow()));
+        return Optional.of("Without it "
+                + PlanSentences.listed(belts.stream().map(SeasonYear.Item::name).toList()) + " cannot be earned"
+                + (ensemble ? ", and nobody becomes ready for the ensemble." : "."));
     }
 
     private List<FittingView> ways(PlanOptions options, String id) {

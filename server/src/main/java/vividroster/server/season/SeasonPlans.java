@@ -19,6 +19,8 @@ import vividroster.core.plan.PlanMoves;
 import vividroster.core.plan.PlanReasons;
 import vividroster.core.plan.Planner;
 import vividroster.core.roster.Seat;
+import vividroster.server.hearing.Player;
+import vividroster.server.hearing.Progress;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
@@ -43,6 +45,7 @@ class SeasonPlans {
     private final Office office;
     private final Rosters rosters;
     private final Locks locks;
+    private final Progress progress;
 
     SeasonPlans(
             PlanYears plans,
@@ -51,7 +54,9 @@ class SeasonPlans {
             ProposalQueries proposals,
             Office office,
             Rosters rosters,
-            Locks locks) {
+            Locks locks,
+            Progress progress) {
+        this.progress = progress;
         this.plans = plans;
         this.items = items;
         this.years = years;
@@ -65,7 +70,7 @@ class SeasonPlans {
     PlanView view(UUID programId, Collection<UUID> classIds) {
         SeasonYear season = plans.of(programId, classIds);
         Plan plan = Planner.look(season.problem(), season.problem().today());
-        PlanPictures picture = new PlanPictures(season, plan);
+        PlanPictures picture = new PlanPictures(season, plan, carried(programId, season));
         return new PlanView(
                 season.revision(),
                 season.monday(season.firstFree()),
@@ -81,6 +86,23 @@ class SeasonPlans {
                         programId,
                         season.yearId(),
                         season.classes().stream().map(SchoolClass::id).toList()));
+    }
+
+    /** How many milestones the students of each section carry over, by the rule that carries them: open past their due day. */
+    private Map<SectionOf, Integer> carried(UUID programId, SeasonYear season) {
+        List<Seat> seats = rosters.seatsOfStudentsIn(
+                programId, season.classes().stream().map(SchoolClass::id).toList(), season.today());
+        Progress.Sheet sheet = progress.sheet(programId, Progress.Question.of(seats, season.today()));
+        Map<SectionOf, Integer> carried = new HashMap<>();
+        for (Seat seat : seats) {
+            if (seat.isHeldOn(season.today())) {
+                int open = (int) sheet.setFor(new Player(seat.studentId(), seat.instrument())).values().stream()
+                        .filter(standing -> standing.carriedOver() && standing.isOpen())
+                        .count();
+                carried.merge(new SectionOf(seat.classId(), seat.instrument()), open, Integer::sum);
+            }
+        }
+        return carried;
     }
 
     /** Other classes in which students of these sit too. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.Instrument;
@@ -22,6 +23,7 @@ import vividroster.server.season.PlanYearQueries.Settings;
  * @param firstFree the first week that may still be changed
  * @param problem what the planner plans; its plan of today is the one in force
  * @param newNotes by item and section, all that a page brings
+ * @param ensembleBelts milestones of the belts that admit to an ensemble: the last of each ladder
  * @param crowded items that bring a section more new notes than a week may
  * @param milestones of its items and orders, by id
  * @param nobody what was chosen for sections in which nobody sits
@@ -41,6 +43,7 @@ record SeasonYear(
         PlanProblem problem,
         Map<String, Map<String, List<String>>> newNotes,
         List<String> crowded,
+        Set<String> ensembleBelts,
         Map<UUID, Milestone> milestones,
         List<KeptItem> nobody) {
 
