@@ -1,17 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { v7 as newId } from "uuid";
 import { at } from "../../api/at";
-import { put, remove } from "../../api/http";
-import type { LibraryView, SeasonForecast, SectionForecast, YearView } from "../../api/types";
+import { post, put, remove } from "../../api/http";
+import type { LibraryView, PlanProposal, SeasonForecast, SectionForecast, YearView } from "../../api/types";
 import { addDays, longDay, shortDay } from "../../app/days";
 import { classesQuery, libraryQuery, yearQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Field, SelectField } from "../../ui/Field";
 import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { heldBy, placeOf, range } from "./forecast";
-import { forecastsQuery } from "./plan.queries";
+import { forecastsQuery, proposalsQuery } from "./plan.queries";
 
 /** When each section will have the lines of a target, how likely by its day, and at what pace. */
 export function ForecastPage() {
@@ -109,6 +109,7 @@ function Target({
           <SectionRow
             key={section.instrument}
             section={section}
+            classId={classId}
             target={target}
             year={year}
             from={from}
@@ -127,12 +128,14 @@ function latest(days: string[], most: string): string {
 
 function SectionRow({
   section,
+  classId,
   target,
   year,
   from,
   to,
 }: {
   section: SectionForecast;
+  classId: string;
   target: SeasonForecast;
   year: YearView;
   from: string;
@@ -156,8 +159,50 @@ function SectionRow({
             {held && ` · ${held.held} of ${held.of} earlier ranges held it`}
           </span>
         )}
+        {section.ownPercent !== section.pacePercent && <OwnPace classId={classId} section={section} />}
       </div>
     </li>
+  );
+}
+
+/** Plans a section with the minutes its own pace asks for, and proposes what that changes. */
+function OwnPace({ classId, section }: { classId: string; section: SectionForecast }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const { search } = useScope();
+  const replan = useMutation({
+    mutationFn: async () => {
+      await put(at("/api/season/plan/classes/{classId}/pace", { classId }), {
+        instrument: section.instrument,
+        pacePercent: section.ownPercent,
+      });
+      return post<PlanProposal[]>(at("/api/season/plan/proposals"), {
+        classId,
+        cause: `${section.name} ${section.ownPercent > 100 ? "need longer" : "run ahead"}`,
+      });
+    },
+    onSuccess: async (made) => {
+      client.setQueryData(proposalsQuery(classId).queryKey, made);
+      await client.invalidateQueries({ queryKey: ["progress"] });
+      await navigate({ pathname: "/season/proposal", search: scopeSearch(search, { week: "" }) });
+    },
+  });
+  return (
+    <span className="block">
+      <button
+        type="button"
+        className="small underline"
+        disabled={replan.isPending}
+        onClick={() => replan.mutate()}
+      >
+        plan them with {section.ownPercent} % of the minutes
+      </button>
+      {replan.isError && (
+        <span role="alert" className="text-error small block">
+          {replan.error.message}
+        </span>
+      )}
+    </span>
   );
 }
 

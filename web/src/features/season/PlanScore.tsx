@@ -102,9 +102,9 @@ function ClassRows({
                 <span className="sr-only"> carried over</span>
               </span>
             )}
-            {section.slowerPercent > 100 && (
-              <span className="small soft" title={`takes ${section.slowerPercent} % of the planned minutes`}>
-                slow
+            {section.pacePercent !== 100 && (
+              <span className="small soft" title={`takes ${section.pacePercent} % of the planned minutes`}>
+                {section.pacePercent > 100 ? "slow" : "ahead"}
               </span>
             )}
           </div>

@@ -130,14 +130,17 @@ function PacingForm({ one }: { one: PlanClass }) {
 function SectionPaces({ one }: { one: PlanClass }) {
   const kept = useKept("The pace of the section is kept");
   const save = useMutation({
-    mutationFn: (body: { instrument: string; slowerPercent: number }) =>
+    mutationFn: (body: { instrument: string; pacePercent: number }) =>
       put(at("/api/season/plan/classes/{classId}/pace", { classId: one.id }), body),
     onSuccess: kept,
   });
   return (
     <section aria-label="Pace of sections">
       <h2 className="mb-2 text-[1.3rem]">Pace of sections</h2>
-      <p className="soft mb-2">A section that needs longer takes more of each week’s minutes.</p>
+      <p className="soft mb-2">
+        A section that needs longer takes more of each week’s minutes, one that runs ahead fewer. Propose a
+        plan afterwards.
+      </p>
       {save.isError && <Failed error={save.error} />}
       <ul className="border-t border-[var(--hairline)]">
         {one.sections.map((section) => (
@@ -149,12 +152,12 @@ function SectionPaces({ one }: { one: PlanClass }) {
             <select
               aria-label={`Pace of ${section.name}`}
               className={`${looks.smallSelect} w-44`}
-              value={section.slowerPercent}
+              value={section.pacePercent}
               onChange={(e) =>
-                save.mutate({ instrument: section.instrument, slowerPercent: Number(e.target.value) })
+                save.mutate({ instrument: section.instrument, pacePercent: Number(e.target.value) })
               }
             >
-              {[...new Set([100, 110, 125, 150, 175, 200, section.slowerPercent])]
+              {[...new Set([70, 85, 100, 110, 125, 150, 175, 200, section.pacePercent])]
                 .sort((a, b) => a - b)
                 .map((percent) => (
                   <option key={percent} value={percent}>

@@ -5,7 +5,8 @@ import { at } from "../../api/at";
 import { post, remove } from "../../api/http";
 import type { PlanItem, SeasonPlan } from "../../api/types";
 import { shortDay, weekday } from "../../app/days";
-import { scopeSearch, useScope } from "../../app/scope";
+import { classesQuery, instrumentsQuery, libraryQuery } from "../../app/queries";
+import { scopeName, scopeSearch, useScope } from "../../app/scope";
 import { Band, Button, Kbd } from "../../ui/parts";
 import { looks } from "../../ui/looks";
 import { useToast } from "../../ui/toasts";
@@ -13,6 +14,7 @@ import { counted } from "../../ui/words";
 import { isMovable } from "./plan";
 import { PlannedForm } from "./PlannedForm";
 import { whyQuery } from "./plan.queries";
+import { ordersQuery } from "./season.queries";
 
 interface Props {
   plan: SeasonPlan;
@@ -51,6 +53,32 @@ function Several({ items, onMove, onPin, onTakeOut }: Props) {
         </>
       )}
     </Band>
+  );
+}
+
+/** For whom it is set, and what makes the pass. */
+function Ordered({ item, classId }: { item: PlanItem; classId: string }) {
+  const library = useQuery(libraryQuery);
+  const orders = useQuery(ordersQuery(classId));
+  const classes = useQuery(classesQuery);
+  const instruments = useQuery(instrumentsQuery);
+  const milestone = library.data?.milestones.find((m) => m.id === item.milestoneId);
+  const own = orders.data?.filter((order) => item.orderIds.includes(order.id)) ?? [];
+  if (!milestone || own.length === 0) return null;
+  const names = (instruments.data ?? []).map((i) => ({ instrument: i.code, plural: i.plural.toLowerCase() }));
+  const who = own
+    .flatMap((order) => order.scopes)
+    .map(
+      (scope) =>
+        scopeName(scope, names, classes.data?.find((c) => c.id === scope.classId)?.name ?? "") +
+        (scope.classId ? "" : " in every class"),
+    );
+  return (
+    <p className="soft">
+      For {[...new Set(who)].join(", ")}. Passes by {milestone.passRule}
+      {own.some((order) => order.substituteAccepted) && "; a substitute piece is accepted"}
+      {own.some((order) => order.partnerCheckPasses) && "; a partner check passes"}.
+    </p>
   );
 }
 
@@ -107,6 +135,7 @@ function One({
           {item.dueBy && ` · by ${shortDay(item.dueBy)}`}
           {item.notBefore && ` · not before ${shortDay(item.notBefore)}`}
         </p>
+        {item.hold === "ORDERED" && <Ordered item={item} classId={classId} />}
         {item.broken && <p className="font-semibold text-[var(--brass)]">{item.broken}</p>}
         {!item.broken && why.data && <p className="soft">{why.data.sentences.join(" ")}</p>}
         {failed && (

@@ -53,17 +53,18 @@ create table plan_extra_minutes (
     constraint plan_extra_minutes_some check (minutes between 1 and 600)
 );
 
--- A section that does not keep the planned pace.
+-- A section that does not keep the planned pace, in percent of its usual minutes: more where it is slow, fewer where it
+-- runs ahead.
 create table section_pace (
     program_id uuid not null,
     school_year_id uuid not null,
     class_id uuid not null,
     instrument text not null,
-    slower_percent smallint not null,
+    pace_percent smallint not null,
     constraint section_pace_pk primary key (program_id, school_year_id, class_id, instrument),
     constraint section_pace_year_fk foreign key (program_id, school_year_id) references school_year (program_id, id),
     constraint section_pace_class_fk foreign key (program_id, class_id) references school_class (program_id, id),
-    constraint section_pace_percent check (slower_percent between 101 and 200)
+    constraint section_pace_percent check (pace_percent between 50 and 200 and pace_percent <> 100)
 );
 
 -- What was chosen for the year, and the week it stands in; it becomes an order only when a director orders that week.

@@ -280,10 +280,50 @@ class SeasonAroundTest {
         assertThat(twice.sentence()).isEqualTo("Two patterns have one name.");
         assertThat(director.put(patterns, List.of(Map.of("name", "Far", "close", List.of(4))))
                         .status())
-                .isEqualTo(422);
+                .isEqualTo(400);
         assertThat(director.put(patterns, List.of()).status()).isEqualTo(204);
         assertThat(director.get(patterns).json().size())
                 .as("the usual ones again")
                 .isEqualTo(4);
+    }
+
+    @Test
+    void theOrderSheetSaysWhatIsNewWhatIsHeardAndWhatIsCarriedOver() {
+        String notes = "X:1\nT:First light\nM:4/4\nL:1/4\nQ:1/4=72\nK:Bb\n|:B2 c2|d4|c2 B2|B4:|\n";
+        assertThat(director.post("/api/lines/" + school.id("line") + "/notes", Map.of("abc", notes))
+                        .status())
+                .isEqualTo(204);
+        Map<String, Object> late = school.order(List.of(school.tutti()), "line 2");
+        late.put("setOn", "2026-09-21");
+        late.put("dueOn", "2026-09-25");
+        assertThat(director.post("/api/season/orders", late).status()).isEqualTo(201);
+        Map<String, Object> order = school.order(List.of(school.tutti()), "line", "check");
+        order.put("substituteAccepted", true);
+        assertThat(director.post("/api/season/orders", order).status()).isEqualTo(201);
+        JsonNode sheet = director.get("/api/season/sheet?classId=" + winds).json();
+        assertThat(sheet.path("week").asInt()).isPositive();
+        JsonNode flutes = sheet.path("parts").get(0);
+        assertThat(flutes.path("name").asString()).isEqualTo("Flutes");
+        assertThat(flutes.path("carriedOver").get(0).path("title").asString()).isEqualTo("line 2");
+        assertThat(flutes.path("carriedOver").get(0).path("students").asInt()).isEqualTo(2);
+        Map<String, JsonNode> items = new LinkedHashMap<>();
+        flutes.path("items").forEach(item -> items.put(item.path("title").asString(), item));
+        JsonNode line = items.get("First light");
+        assertThat(line.path("heard").asBoolean())
+                .as("the last line due that day")
+                .isTrue();
+        assertThat(line.path("substituteAccepted").asBoolean()).isTrue();
+        assertThat(line.path("news").toString()).contains("B-flat").contains("fingers");
+        assertThat(line.path("comingIn").asString()).startsWith("B-flat");
+        assertThat(line.path("roadmap").asString()).as("the repeat is played").isEqualTo("1–4, 1–4");
+        for (String paper : List.of("A4", "A5")) {
+            Answer pdf = director.get("/api/season/sheet/sheet.pdf?classId=" + winds + "&paper=" + paper);
+            assertThat(pdf.status()).isEqualTo(200);
+            assertThat(pdf.contentType()).isEqualTo("application/pdf");
+            assertThat(new String(pdf.bytes(), 0, 5, StandardCharsets.US_ASCII)).isEqualTo("%PDF-");
+        }
+        assertThat(director.get("/api/season/sheet/sheet.pdf?classId=" + winds + "&paper=A9")
+                        .status())
+                .isBetween(400, 422);
     }
 }

@@ -85,7 +85,8 @@ class SignInTest {
                 asked++;
                 boolean signIn = method.equals("post")
                         && (path.equals("/api/session") || path.matches("/api/invitations/(look|take)"));
-                if (answer.status() != 401 && !signIn) {
+                // The address of a calendar is its own key.
+                if (answer.status() != 401 && !signIn && !path.startsWith("/calendar/")) {
                     open.add(method + " " + path + " answered " + answer.status());
                 }
             }

@@ -42,6 +42,11 @@ public record FingerPattern(String name, Set<Integer> close) {
                         + " close";
     }
 
+    /** From the first finger. */
+    public List<Integer> closeInOrder() {
+        return close.stream().sorted().toList();
+    }
+
     /** As it is told to whoever does not know the class's name for it. */
     public String described() {
         String words = words(close);

@@ -43,18 +43,18 @@ public record ChosenYear<V>(
     /**
      * A section of one class.
      *
-     * @param slowerPercent of its usual minutes; 100 keeps the pace, 200 takes twice as long
+     * @param pacePercent of its usual minutes; 100 keeps the pace, 200 takes twice as long, 80 runs ahead
      */
-    public record Section(String id, String classId, int students, int slowerPercent) {
+    public record Section(String id, String classId, int students, int pacePercent) {
 
         public Section {
-            if (slowerPercent < 100 || slowerPercent > 200) {
-                throw new IllegalArgumentException("a section takes 100..200 percent, was " + slowerPercent);
+            if (pacePercent < 50 || pacePercent > 200) {
+                throw new IllegalArgumentException("a section takes 50..200 percent, was " + pacePercent);
             }
         }
 
         private int slowed(int minutes) {
-            return Math.ceilDiv(minutes * slowerPercent, 100);
+            return Math.ceilDiv(minutes * pacePercent, 100);
         }
     }
 

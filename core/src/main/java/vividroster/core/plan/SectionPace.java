@@ -52,6 +52,21 @@ public record SectionPace(
         return passes / enough();
     }
 
+    /** Between these the section keeps the plan's pace; weeks differ by more. */
+    private static final double KEEPS = 0.12;
+
+    /**
+     * Minutes it should be planned with, in percent of the usual ones: more where it is slow, fewer where it runs ahead, in
+     * 50..200; 100 where it keeps the pace, and while few weeks are known. In steps of 5.
+     */
+    public int minutesPercent(Pace own) {
+        double ratio = planned() / own.mean();
+        if (weeksHeard() < Forecast.FIRST_MONTH || Math.abs(ratio - 1) < KEEPS) {
+            return 100;
+        }
+        return (int) Math.clamp(5 * Math.round(20 * ratio), 50L, 200L);
+    }
+
     private double usual() {
         List<Integer> met = meetings.stream().filter(m -> m > 0).sorted().toList();
         return met.isEmpty() ? 1 : met.get((met.size() - 1) / 2);

@@ -178,8 +178,8 @@ class ChosenYearTest {
                 .hasMessageContaining("at least one section");
         assertThatThrownBy(() -> item("1", Kind.LINE, Set.of("flute"), OptionalInt.empty(), Hold.PINNED))
                 .hasMessageContaining("stands in a week");
-        assertThatThrownBy(() -> new ChosenYear.Section("flute", "winds", 4, 99))
-                .hasMessageContaining("was 99");
+        assertThatThrownBy(() -> new ChosenYear.Section("flute", "winds", 4, 49))
+                .hasMessageContaining("was 49");
     }
 
     @Test

@@ -47,6 +47,22 @@ class SectionPaceTest {
     }
 
     @Test
+    void itIsPlannedWithTheMinutesOfItsOwnPace() {
+        SectionPace weeks = new SectionPace(10, List.of(2, 2, 2, 2, 2, 2), 1, 6, List.of(1, 2, 3, 4, 5), 6);
+        assertThat(weeks.planned()).isEqualTo(8);
+        assertThat(weeks.minutesPercent(new Pace(8, 1, 1))).as("as planned").isEqualTo(100);
+        assertThat(weeks.minutesPercent(new Pace(7.5, 1, 1))).as("near enough").isEqualTo(100);
+        assertThat(weeks.minutesPercent(new Pace(5, 1, 1))).as("8 to 5").isEqualTo(160);
+        assertThat(weeks.minutesPercent(new Pace(1, 1, 1)))
+                .as("at most twice as long")
+                .isEqualTo(200);
+        assertThat(weeks.minutesPercent(new Pace(10, 1, 1))).as("ahead").isEqualTo(80);
+        assertThat(section().minutesPercent(new Pace(1, 1, 1)))
+                .as("three weeks are too few")
+                .isEqualTo(100);
+    }
+
+    @Test
     void aSectionThatHasItAllNeedsNothing() {
         Forecast done = section(1, 2).forecast(List.of(9, 10));
         assertThat(done.need()).isZero();

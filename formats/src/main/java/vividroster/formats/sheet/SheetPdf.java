@@ -1,5 +1,6 @@
 package vividroster.formats.sheet;
 
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -164,12 +165,7 @@ public final class SheetPdf {
     }
 
     private static void font(PdfRendererBuilder builder, String file, int weight) {
-        builder.useFont(
-                () -> stream(file),
-                "Sheet",
-                weight,
-                com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle.NORMAL,
-                true);
+        builder.useFont(() -> stream(file), "Sheet", weight, BaseRendererBuilder.FontStyle.NORMAL, true);
     }
 
     private static InputStream stream(String file) {

@@ -95,7 +95,7 @@ class DemoSeason {
             }
         }
         UUID behind = classes.get(BEHIND).id();
-        planning.slower(person, behind, new InstrumentCode("horn"), 150);
+        planning.pace(person, behind, new InstrumentCode("horn"), 150);
         classes.values().forEach(one -> planning.takeBest(person, one.id()));
         planning.target(person, behind, milestones.get(TARGET).id(), TARGET_BY, WEEKS_FORECAST);
         LOST.datesUntil(LOST.plusDays(5)).forEach(day -> planning.loseDay(person, day, WHY));

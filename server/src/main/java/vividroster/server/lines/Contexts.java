@@ -1,5 +1,8 @@
 package vividroster.server.lines;
 
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import vividroster.server.lines.LineReadings.Context;
@@ -29,6 +32,16 @@ class Contexts {
                 stage,
                 conventions,
                 classId == null ? ClassTrack.UNKNOWN : tracks.of(programId, classId, lineId, stage, conventions));
+    }
+
+    /** Of several lines of a class, read once. */
+    Map<UUID, Context> ofEach(UUID programId, UUID classId, Collection<UUID> lineIds) {
+        Conventions conventions = chosen.of(programId);
+        Stage stage = tracks.stage(programId, classId);
+        Map<UUID, Context> contexts = new HashMap<>();
+        tracks.ofEach(programId, classId, lineIds, stage, conventions)
+                .forEach((lineId, track) -> contexts.put(lineId, new Context(stage, conventions, track)));
+        return contexts;
     }
 
     /** @param classId null where no class is asked for */

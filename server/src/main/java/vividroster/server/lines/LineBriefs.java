@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -73,10 +74,11 @@ public class LineBriefs {
             UUID programId, UUID classId, Collection<UUID> lineIds, Collection<InstrumentCode> instruments) {
         Map<UUID, Source> sources = notations.sources(programId, lineIds);
         Map<UUID, List<RemarkView>> said = remarks.all(programId, lineIds);
+        Map<UUID, Context> contexts = lineIds.isEmpty() ? Map.of() : this.contexts.ofEach(programId, classId, lineIds);
         Map<UUID, Briefs> briefs = new HashMap<>();
         for (UUID lineId : lineIds) {
             Optional<Score> score = Optional.ofNullable(sources.get(lineId)).flatMap(notations::readable);
-            Context context = contexts.of(programId, classId, lineId, null);
+            Context context = contexts.get(lineId);
             Map<InstrumentCode, Brief> own = new HashMap<>();
             for (InstrumentCode code : instruments) {
                 List<RemarkView> remarked = said.getOrDefault(lineId, List.of()).stream()
@@ -126,7 +128,7 @@ public class LineBriefs {
                 words(said, RemarkView::trouble));
     }
 
-    private static String words(List<RemarkView> said, java.util.function.Function<RemarkView, String> words) {
+    private static String words(List<RemarkView> said, Function<RemarkView, String> words) {
         return said.stream().map(words).filter(text -> !text.isBlank()).collect(Collectors.joining(" "));
     }
 

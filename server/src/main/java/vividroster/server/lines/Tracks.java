@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -96,6 +97,14 @@ class Tracks {
     /** @param lineId null for all that is met up to today */
     @Transactional(readOnly = true)
     ClassTrack of(UUID programId, UUID classId, UUID lineId, Stage stage, Conventions conventions) {
+        return ofEach(programId, classId, Collections.singletonList(lineId), stage, conventions)
+                .get(lineId);
+    }
+
+    /** The same for several lines, read once. @return by line */
+    @Transactional(readOnly = true)
+    Map<UUID, ClassTrack> ofEach(
+            UUID programId, UUID classId, Collection<UUID> lineIds, Stage stage, Conventions conventions) {
         Set<InstrumentCode> instruments = instruments(programId, classId);
         LocalDate today = office.today(programId);
         List<MilestoneOrder> set = orders.ever(programId, List.of(classId));
@@ -104,17 +113,25 @@ class Tracks {
         Map<UUID, LineFacts> facts = library.lines(programId, ids);
         Map<UUID, Integer> shelf = new HashMap<>();
         library.milestones(programId, ids).forEach(m -> shelf.put(m.id(), shelf.size()));
-        Map<InstrumentCode, Vocabulary> met = new HashMap<>();
-        for (InstrumentCode code : instruments) {
-            Instrument instrument = readers.withCode(code);
-            Vocabulary own = met(lineId, instrument, classId, today, set, shelf, sources, facts, stage, conventions);
-            met.put(
-                    code,
-                    !instrument.pitched() && rolls(programId, lineId, today, asked(set, classId, instrument))
-                            ? own.plus(Vocabulary.Sign.TREMOLO)
-                            : own);
+        boolean unpitched =
+                instruments.stream().anyMatch(code -> !readers.withCode(code).pitched());
+        Set<UUID> roll = unpitched ? checks.ofStarter(programId, FIRST_ROLL) : Set.of();
+        Map<UUID, ClassTrack> tracks = new HashMap<>();
+        for (UUID lineId : lineIds) {
+            Map<InstrumentCode, Vocabulary> met = new HashMap<>();
+            for (InstrumentCode code : instruments) {
+                Instrument instrument = readers.withCode(code);
+                Vocabulary own =
+                        met(lineId, instrument, classId, today, set, shelf, sources, facts, stage, conventions);
+                met.put(
+                        code,
+                        !instrument.pitched() && rolls(roll, lineId, today, asked(set, classId, instrument))
+                                ? own.plus(Vocabulary.Sign.TREMOLO)
+                                : own);
+            }
+            tracks.put(lineId, new ClassTrack(instruments, met));
         }
-        return new ClassTrack(instruments, met);
+        return tracks;
     }
 
     /**
@@ -222,8 +239,7 @@ class Tracks {
     }
 
     /** Whether the check that teaches the first roll was set for the section before the line was. */
-    private boolean rolls(UUID programId, UUID lineId, LocalDate today, Collection<MilestoneOrder> set) {
-        Set<UUID> taught = checks.ofStarter(programId, FIRST_ROLL);
+    private static boolean rolls(Set<UUID> taught, UUID lineId, LocalDate today, Collection<MilestoneOrder> set) {
         LocalDate line = Optional.ofNullable(lineId)
                 .flatMap(id -> firstSet(set, Set.of(id)))
                 .orElse(today.plusDays(1));

@@ -52,8 +52,7 @@ class FingerPatternController {
     @Operation(operationId = "fingerPatterns", summary = "Finger patterns of a class of strings, by its own names")
     List<FingerPatternView> of(@AuthenticationPrincipal SignedIn person, @PathVariable UUID classId) {
         return patterns.of(person.programId(), classId).stream()
-                .map(p -> new FingerPatternView(
-                        p.name(), p.close().stream().sorted().toList(), p.described()))
+                .map(p -> new FingerPatternView(p.name(), p.closeInOrder(), p.described()))
                 .toList();
     }
 

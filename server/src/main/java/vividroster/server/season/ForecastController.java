@@ -49,6 +49,7 @@ class ForecastController {
      * @param need passes still missing until enough of the section have every line
      * @param low Monday of the week by which it is done with a chance of 10 in a hundred, middle 50, high 90; absent for not
      *     this year
+     * @param pacePercent of its usual minutes it is planned with; ownPercent what its own pace asks for
      * @param chance in a hundred, to be there by the day
      * @param lines lines in a usual week, as it goes; needed as it must go, absent where no lesson is left
      */
@@ -65,6 +66,8 @@ class ForecastController {
             double lines,
             @Absent Double needed,
             String words,
+            int pacePercent,
+            int ownPercent,
             List<KeptForecastView> earlier) {}
 
     /** @param set whether a director set it; else it is the last line planned before the next concert */
@@ -138,6 +141,8 @@ class ForecastController {
                 ForecastWording.lines(of.pace().lines(of.forecast().pace().mean())),
                 of.neededLines().map(ForecastWording::lines).orElse(null),
                 ForecastWording.sentence(of),
+                of.pacePercent(),
+                of.pace().minutesPercent(of.forecast().pace()),
                 kept.stream()
                         .map(k -> new KeptForecastView(
                                 k.monday(),

@@ -2,6 +2,7 @@ package vividroster.server.season;
 
 import java.sql.Types;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -91,7 +92,7 @@ class ForecastQueries {
                 .param("programId", programId)
                 .param("targetIds", Rows.array(targetIds))
                 .query(row -> {
-                    kept.computeIfAbsent(Rows.id(row, "target_id"), none -> new java.util.ArrayList<>())
+                    kept.computeIfAbsent(Rows.id(row, "target_id"), none -> new ArrayList<>())
                             .add(new Kept(
                                     Rows.id(row, "target_id"),
                                     Rows.instrument(row, "instrument"),

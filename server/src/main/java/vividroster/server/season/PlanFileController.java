@@ -3,6 +3,7 @@ package vividroster.server.season;
 import io.swagger.v3.oas.annotations.Operation;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -204,7 +205,7 @@ class PlanFileController {
         if (plan.items().size() > PlanFile.MOST_ROWS) {
             throw Problem.input("file", "A plan holds at most " + PlanFile.MOST_ROWS + " things.");
         }
-        List<Row> rows = new java.util.ArrayList<>();
+        List<Row> rows = new ArrayList<>();
         for (PlanFileItem item : plan.items()) {
             if (item == null) {
                 throw Problem.input("file", "Item " + (rows.size() + 1) + " is empty.");

@@ -108,7 +108,7 @@ final class PlanPictures {
                                 row.getValue().stream()
                                         .mapToInt(SeasonYear.Section::students)
                                         .sum(),
-                                row.getValue().getFirst().slowerPercent(),
+                                row.getValue().getFirst().pacePercent(),
                                 carried.getOrDefault(
                                         new PlanYearQueries.SectionOf(
                                                 one.id(), row.getKey().code()),

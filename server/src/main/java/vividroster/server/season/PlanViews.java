@@ -36,7 +36,7 @@ final class PlanViews {
      * @param carriedOver milestones its students carry over from earlier weeks, all together
      */
     record PlanSectionView(
-            InstrumentCode instrument, String name, Family family, int students, int slowerPercent, int carriedOver) {}
+            InstrumentCode instrument, String name, Family family, int students, int pacePercent, int carriedOver) {}
 
     /** @param minutes one for each week */
     record PlanClassView(

@@ -153,22 +153,22 @@ class PlanYearQueries {
     }
 
     /** Of sections that do not keep the pace, in percent of their usual minutes. */
-    Map<SectionOf, Integer> findSlower(UUID programId, UUID yearId) {
-        Map<SectionOf, Integer> slower = new HashMap<>();
+    Map<SectionOf, Integer> findPaces(UUID programId, UUID yearId) {
+        Map<SectionOf, Integer> paces = new HashMap<>();
         jdbc.sql("""
-                        select class_id, instrument, slower_percent
+                        select class_id, instrument, pace_percent
                         from section_pace
                         where program_id = :programId and school_year_id = :yearId
                         """).param("programId", programId).param("yearId", yearId).query(row -> {
-            slower.put(
+            paces.put(
                     new SectionOf(Rows.id(row, "class_id"), Rows.instrument(row, "instrument")),
-                    row.getInt("slower_percent"));
+                    row.getInt("pace_percent"));
         });
-        return slower;
+        return paces;
     }
 
     /** @param percent 100 where it keeps the pace again */
-    void putSlower(UUID programId, UUID yearId, SectionOf section, int percent) {
+    void putPace(UUID programId, UUID yearId, SectionOf section, int percent) {
         if (percent == 100) {
             jdbc.sql("""
                             delete from section_pace
@@ -183,10 +183,10 @@ class PlanYearQueries {
             return;
         }
         jdbc.sql("""
-                        insert into section_pace (program_id, school_year_id, class_id, instrument, slower_percent)
+                        insert into section_pace (program_id, school_year_id, class_id, instrument, pace_percent)
                         values (:programId, :yearId, :classId, :instrument, :percent)
                         on conflict (program_id, school_year_id, class_id, instrument) do update
-                        set slower_percent = excluded.slower_percent
+                        set pace_percent = excluded.pace_percent
                         """)
                 .param("programId", programId)
                 .param("yearId", yearId)

@@ -105,8 +105,8 @@ class PlanYears {
         SchoolYear year = office.year(programId, today);
         List<SchoolClass> every = rosters.classes(programId);
         classIds.forEach(id -> rosters.schoolClass(programId, id));
-        Map<SectionOf, Integer> slower = years.findSlower(programId, yearId);
-        List<SeasonYear.Section> everySection = sections(programId, every, year, today, slower);
+        Map<SectionOf, Integer> paces = years.findPaces(programId, yearId);
+        List<SeasonYear.Section> everySection = sections(programId, every, year, today, paces);
         List<KeptItem> kept = items.findAll(programId, yearId);
         Map<UUID, Set<UUID>> classesOf = new HashMap<>();
         kept.forEach(item -> classesOf.put(
@@ -215,7 +215,7 @@ class PlanYears {
             List<SchoolClass> classes,
             SchoolYear year,
             LocalDate today,
-            Map<SectionOf, Integer> slower) {
+            Map<SectionOf, Integer> paces) {
         LocalDate on = today.isBefore(year.first()) ? year.first() : today;
         record Place(UUID classId, InstrumentCode instrument, String division) {}
         Map<Place, Integer> students = new HashMap<>();
@@ -235,7 +235,7 @@ class PlanYears {
                         catalog.withCode(e.getKey().instrument()),
                         e.getKey().division(),
                         e.getValue(),
-                        slower.getOrDefault(
+                        paces.getOrDefault(
                                 new SectionOf(e.getKey().classId(), e.getKey().instrument()), 100)))
                 .sorted(Comparator.comparingInt((SeasonYear.Section s) -> inOrder.indexOf(s.classId()))
                         .thenComparingInt(s -> s.instrument().scoreRank())
@@ -307,8 +307,7 @@ class PlanYears {
                         .toList()),
                 planned,
                 sections.stream()
-                        .map(s ->
-                                new ChosenYear.Section(s.id(), s.classId().toString(), s.students(), s.slowerPercent()))
+                        .map(s -> new ChosenYear.Section(s.id(), s.classId().toString(), s.students(), s.pacePercent()))
                         .toList(),
                 found.stream().map(SeasonYear.Item::item).toList(),
                 books,

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -112,7 +113,7 @@ final class ProposalPictures {
                 PlanNames.capital(why) + ".");
     }
 
-    private static Optional<Integer> boxed(java.util.OptionalInt week) {
+    private static Optional<Integer> boxed(OptionalInt week) {
         return week.isPresent() ? Optional.of(week.getAsInt()) : Optional.empty();
     }
 

@@ -256,23 +256,23 @@ class SeasonPlanController {
                 choices.pace(person.programId(), classId, new ClassPacing(request.pacing(), request.reservePercent())));
     }
 
-    /** @param slowerPercent of its usual minutes; 100 where it keeps the pace */
+    /** @param pacePercent of its usual minutes; 100 where it keeps the pace, fewer where it runs ahead */
     record PaceRequest(
             @NotNull(message = "Choose a section.") InstrumentCode instrument,
 
-            @Min(value = 100, message = "A section takes 100 to 200 percent of its minutes.")
-            @Max(value = 200, message = "A section takes 100 to 200 percent of its minutes.")
-            int slowerPercent) {}
+            @Min(value = 50, message = "A section takes 50 to 200 percent of its minutes.")
+            @Max(value = 200, message = "A section takes 50 to 200 percent of its minutes.")
+            int pacePercent) {}
 
     @PutMapping("/classes/{classId}/pace")
     @PreAuthorize("hasAuthority('TEACH')")
-    @Operation(operationId = "paceSection", summary = "Say how much longer than planned a section takes")
+    @Operation(operationId = "paceSection", summary = "Say how much longer or shorter than planned a section takes")
     RevisionView pace(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID classId,
             @Valid @RequestBody PaceRequest request) {
         return new RevisionView(
-                plans.pace(person.programId(), new SectionOf(classId, request.instrument()), request.slowerPercent()));
+                plans.pace(person.programId(), new SectionOf(classId, request.instrument()), request.pacePercent()));
     }
 
     /** Rules and prices of plans, in points. */

@@ -15,13 +15,14 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.plan.Plan;
+import vividroster.core.plan.PlanMilestone;
 import vividroster.core.plan.PlanMoves;
+import vividroster.core.plan.PlanReason;
 import vividroster.core.plan.PlanReasons;
 import vividroster.core.plan.Planner;
 import vividroster.core.roster.Seat;
 import vividroster.server.hearing.Player;
 import vividroster.server.hearing.Progress;
-import vividroster.server.office.Office;
 import vividroster.server.platform.Locks;
 import vividroster.server.platform.Problem;
 import vividroster.server.roster.Rosters;
@@ -30,7 +31,6 @@ import vividroster.server.season.PlanViews.PlanView;
 import vividroster.server.season.PlanViews.PointsView;
 import vividroster.server.season.PlanViews.SharedClassView;
 import vividroster.server.season.PlanViews.TargetView;
-import vividroster.server.season.PlanYearQueries.ClassPacing;
 import vividroster.server.season.PlanYearQueries.SectionOf;
 import vividroster.server.season.PlanYearQueries.Settings;
 
@@ -42,7 +42,6 @@ class SeasonPlans {
     private final PlanItemQueries items;
     private final PlanYearQueries years;
     private final ProposalQueries proposals;
-    private final Office office;
     private final Rosters rosters;
     private final Locks locks;
     private final Progress progress;
@@ -52,7 +51,6 @@ class SeasonPlans {
             PlanItemQueries items,
             PlanYearQueries years,
             ProposalQueries proposals,
-            Office office,
             Rosters rosters,
             Locks locks,
             Progress progress) {
@@ -61,7 +59,6 @@ class SeasonPlans {
         this.items = items;
         this.years = years;
         this.proposals = proposals;
-        this.office = office;
         this.rosters = rosters;
         this.locks = locks;
     }
@@ -285,7 +282,7 @@ class SeasonPlans {
     }
 
     /** A pinned one may be moved by whoever pinned it. */
-    private static List<vividroster.core.plan.PlanMilestone> freed(SeasonYear season, List<String> moved) {
+    private static List<PlanMilestone> freed(SeasonYear season, List<String> moved) {
         return season.problem().milestones().stream()
                 .map(m -> moved.contains(m.id())
                         ? m.unfixed().notBefore(Math.max(m.earliestWeek(), season.firstFree()))
@@ -304,17 +301,17 @@ class SeasonPlans {
         PlanReasons reasons = new PlanReasons(plan);
         return (plan.weeks().containsKey(item.id()) ? reasons.of(item.id()) : List.of(reasons.whyLeftOut(item.id())))
                 .stream()
-                        .filter(reason -> !(reason instanceof vividroster.core.plan.PlanReason.Stays))
+                        .filter(reason -> !(reason instanceof PlanReason.Stays))
                         .map(reason -> PlanNames.capital(sentences.of(item.id(), reason)) + ".")
                         .toList();
     }
 
     @Transactional
-    long pace(UUID programId, SectionOf section, int slowerPercent) {
+    long pace(UUID programId, SectionOf section, int pacePercent) {
         hold(programId);
         rosters.schoolClass(programId, section.classId());
         UUID yearId = plans.yearId(programId);
-        years.putSlower(programId, yearId, section, slowerPercent);
+        years.putPace(programId, yearId, section, pacePercent);
         return years.nextRevision(programId, yearId);
     }
 
@@ -338,13 +335,5 @@ class SeasonPlans {
     @Transactional(readOnly = true)
     Settings settings(UUID programId) {
         return years.findSettings(programId);
-    }
-
-    LocalDate today(UUID programId) {
-        return office.today(programId);
-    }
-
-    static ClassPacing pacing(SeasonYear season, UUID classId) {
-        return season.pacingOf(classId);
     }
 }

@@ -48,7 +48,7 @@ record SeasonYear(
         List<KeptItem> nobody) {
 
     /** @param division empty where the music divides nothing */
-    record Section(String id, UUID classId, Instrument instrument, String division, int students, int slowerPercent) {}
+    record Section(String id, UUID classId, Instrument instrument, String division, int students, int pacePercent) {}
 
     /**
      * @param kept empty for what was ordered without a plan

@@ -1,5 +1,6 @@
 package vividroster.server.season;
 
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -65,11 +66,26 @@ class SectionForecasts {
 
     /** @param targetWeek the week of the day, counted from 1; empty outside the year */
     record Of(
-            SeasonYear year, SectionPace pace, Forecast forecast, Instrument instrument, Optional<Integer> targetWeek) {
+            SeasonYear year,
+            UUID classId,
+            SectionPace pace,
+            Forecast forecast,
+            Instrument instrument,
+            Optional<Integer> targetWeek) {
 
         /** Weeks to come, counted from 1; 0 where the day is past. */
         int weeksLeft() {
             return Math.max(0, targetWeek.orElse(year.year().weeks().size()) - year.firstFree() + 1);
+        }
+
+        /** Of its usual minutes, as it is planned now. */
+        int pacePercent() {
+            return year.sections().stream()
+                    .filter(section -> section.instrument().equals(instrument)
+                            && section.classId().equals(classId))
+                    .mapToInt(SeasonYear.Section::pacePercent)
+                    .findFirst()
+                    .orElse(100);
         }
 
         /** In a hundred. */
@@ -153,8 +169,7 @@ class SectionForecasts {
         return library.lines(programId, before).values().stream()
                 .max(Comparator.comparingInt(LineFacts::number))
                 .map(line -> new Target(
-                        UUID.nameUUIDFromBytes(
-                                (classId + "/" + line.milestoneId()).getBytes(java.nio.charset.StandardCharsets.UTF_8)),
+                        UUID.nameUUIDFromBytes((classId + "/" + line.milestoneId()).getBytes(StandardCharsets.UTF_8)),
                         classId,
                         line.milestoneId(),
                         day));
@@ -229,6 +244,7 @@ class SectionForecasts {
         SectionPace pace = new SectionPace(players.size(), meetings, first, year.firstFree(), passWeeks, own.size());
         return new Of(
                 year,
+                target.classId(),
                 pace,
                 pace.forecast(
                         lines.stream().map(line -> passed.getOrDefault(line, 0)).toList()),

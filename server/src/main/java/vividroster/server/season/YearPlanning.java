@@ -73,7 +73,7 @@ public class YearPlanning {
     }
 
     @Transactional
-    public void slower(SignedIn person, UUID classId, InstrumentCode instrument, int percent) {
+    public void pace(SignedIn person, UUID classId, InstrumentCode instrument, int percent) {
         plans.pace(person.programId(), new SectionOf(classId, instrument), percent);
     }
 
