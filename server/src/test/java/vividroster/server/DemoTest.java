@@ -90,6 +90,64 @@ class DemoTest {
         return boards;
     }
 
+    private String classId(String name) {
+        for (JsonNode c : director.get("/api/classes").json()) {
+            if (c.path("name").asString().equals(name)) {
+                return c.path("id").asString();
+            }
+        }
+        throw new AssertionError(name);
+    }
+
+    @Test
+    void theRestOfItsYearIsPlannedAndAProposalWaits() {
+        for (JsonNode c : director.get("/api/classes").json()) {
+            JsonNode plan = director.get(
+                            "/api/season/plan?classIds=" + c.path("id").asString())
+                    .json();
+            int chosen = 0;
+            int standing = 0;
+            for (JsonNode item : plan.path("items")) {
+                chosen += item.path("chosen").asBoolean() ? 1 : 0;
+                standing += item.path("chosen").asBoolean() && item.has("monday") ? 1 : 0;
+            }
+            assertThat(chosen).as(c.path("name").asString()).isGreaterThan(10);
+            assertThat(standing).as(c.path("name").asString()).isGreaterThanOrEqualTo(chosen - 3);
+        }
+        String winds = classId("Beginning Winds");
+        JsonNode waiting = director.get("/api/season/plan/proposals?classId=" + winds)
+                .json()
+                .get(0);
+        assertThat(waiting.path("cause").asString()).contains("8 March lost");
+        assertThat(waiting.path("changes").size()).isPositive();
+        JsonNode forecast =
+                director.get("/api/season/forecasts?classId=" + winds).json().get(0);
+        for (JsonNode section : forecast.path("sections")) {
+            assertThat(section.path("earlier").size())
+                    .as(section.path("name").asString())
+                    .isGreaterThan(8);
+            boolean behind = section.path("instrument").asString().equals("horn");
+            assertThat(section.path("chance").asInt() < 50)
+                    .as(section.path("name").asString())
+                    .isEqualTo(behind || section.path("instrument").asString().equals("euphonium"));
+        }
+    }
+
+    @Test
+    void aPlaceOnAStringDrivesTheFingering() {
+        for (JsonNode part : director.get("/api/season/sheet?classId=" + classId("Chamber Strings"))
+                .json()
+                .path("parts")) {
+            if (part.path("instrument").asString().equals("viola")) {
+                assertThat(part.toString())
+                        .contains("G string, third position")
+                        .contains("2 on G: D 4, on the fourth finger's tape");
+                return;
+            }
+        }
+        throw new AssertionError("no violas");
+    }
+
     @Test
     void anEmptyProgramHasADirectorAndAYearAndNothingElse() {
         var out = new java.io.ByteArrayOutputStream();

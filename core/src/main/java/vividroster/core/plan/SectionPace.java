@@ -53,7 +53,7 @@ public record SectionPace(
     }
 
     /** Between these the section keeps the plan's pace; weeks differ by more. */
-    private static final double KEEPS = 0.12;
+    private static final double KEEPS = 0.19;
 
     /**
      * Minutes it should be planned with, in percent of the usual ones: more where it is slow, fewer where it runs ahead, in

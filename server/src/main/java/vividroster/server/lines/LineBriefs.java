@@ -13,10 +13,12 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.StringChart;
 import vividroster.core.instrument.StringPlace;
 import vividroster.core.music.InstrumentCode;
+import vividroster.core.music.Pitch;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Roadmap;
 import vividroster.core.reading.TimedView;
@@ -44,9 +46,32 @@ public class LineBriefs {
      * @param traps sentences
      * @param comingIn the note it begins with and its fingering; empty where the line has none
      * @param tip and trouble in the director's words; empty where nothing is said
+     * @param pitches written, of the page of a string player; empty for others and where facts alone are known
      */
     public record Brief(
-            String key, List<String> news, List<String> traps, String comingIn, String tip, String trouble) {}
+            String key,
+            List<String> news,
+            List<String> traps,
+            String comingIn,
+            String tip,
+            String trouble,
+            List<Pitch> pitches,
+            FingeringChart chart) {
+
+        /**
+         * What each finger of a string player meets in a place: the note, and the tape or the neighbour it finds it by.
+         *
+         * @param place as the director says it, for example "A string, third position"
+         * @return empty where it is no place on strings, or the line is known by facts alone
+         */
+        public List<String> fingersIn(String place) {
+            return chart instanceof StringChart strings
+                    ? StringPlace.read(place)
+                            .map(where -> PlaceWording.of(where.fingers(strings, pitches)))
+                            .orElse(List.of())
+                    : List.of();
+        }
+    }
 
     /** @param roadmap the measures in the order played, where it is not as printed; empty else */
     public record Briefs(Map<InstrumentCode, Brief> bySection, String roadmap) {}
@@ -85,11 +110,18 @@ public class LineBriefs {
                         .filter(r -> r.instrument().equals(code.value())
                                 || r.instrument().equals(LineRemarks.ANY))
                         .toList();
+                Instrument instrument = readers.withCode(code);
+                FingeringChart chart = readers.chart(instrument, context.conventions());
                 own.put(
                         code,
                         brief(
-                                score.map(s -> reading(s, sources.get(lineId), readers.withCode(code), context)),
-                                remarked));
+                                score.map(s -> reading(s, sources.get(lineId), instrument, context)),
+                                remarked,
+                                chart instanceof StringChart
+                                        ? score.map(s -> pitches(s, instrument, context))
+                                                .orElse(List.of())
+                                        : List.of(),
+                                chart));
             }
             briefs.put(
                     lineId, new Briefs(own, score.map(s -> roadmap(s, context)).orElse("")));
@@ -106,7 +138,19 @@ public class LineBriefs {
         });
     }
 
-    private static Brief brief(Optional<SectionReadingView> reading, List<RemarkView> said) {
+    private List<Pitch> pitches(Score score, Instrument instrument, Context context) {
+        return List.copyOf(readers.fitted(
+                        score,
+                        instrument,
+                        context.stage(),
+                        context.conventions(),
+                        context.track().of(instrument.code()))
+                .part()
+                .pitches());
+    }
+
+    private static Brief brief(
+            Optional<SectionReadingView> reading, List<RemarkView> said, List<Pitch> pitches, FingeringChart chart) {
         return new Brief(
                 reading.filter(SectionReadingView::pitched)
                         .map(SectionReadingView::writtenKey)
@@ -125,7 +169,9 @@ public class LineBriefs {
                         .map(in -> in.note() + (in.fingering() == null ? "" : ", " + in.fingering()))
                         .orElse(""),
                 words(said, RemarkView::tip),
-                words(said, RemarkView::trouble));
+                words(said, RemarkView::trouble),
+                pitches,
+                chart);
     }
 
     private static String words(List<RemarkView> said, Function<RemarkView, String> words) {
@@ -166,33 +212,5 @@ public class LineBriefs {
             }
         }
         return true;
-    }
-
-    /**
-     * What each finger of a string player meets in a place: the note, and the tape or the neighbour it finds it by.
-     *
-     * @param place as the director says it, for example "A string, third position"
-     * @return empty where it is no place on strings, or the line is known by facts alone
-     */
-    @Transactional(readOnly = true)
-    public List<String> fingersIn(UUID programId, UUID classId, UUID lineId, InstrumentCode code, String place) {
-        Optional<StringPlace> where = StringPlace.read(place);
-        Instrument instrument = readers.withCode(code);
-        Context context = contexts.of(programId, classId, lineId, null);
-        if (where.isEmpty() || !(readers.chart(instrument, context.conventions()) instanceof StringChart chart)) {
-            return List.of();
-        }
-        return notations
-                .source(programId, lineId)
-                .flatMap(notations::readable)
-                .map(score -> readers.fitted(
-                                score,
-                                instrument,
-                                context.stage(),
-                                context.conventions(),
-                                context.track().of(code))
-                        .part())
-                .map(part -> PlaceWording.of(where.get().fingers(chart, part.pitches())))
-                .orElse(List.of());
     }
 }

@@ -133,8 +133,6 @@ class WeekSheets {
 
     /** What of a week every section's part is made from. */
     private record OfWeek(
-            UUID programId,
-            UUID classId,
             List<MilestoneOrder> orders,
             Map<UUID, Milestone> milestones,
             Map<UUID, LineFacts> lines,
@@ -186,8 +184,6 @@ class WeekSheets {
         Map<UUID, LineFacts> lines = library.lines(programId, ids);
         Set<InstrumentCode> instruments = seats.stream().map(Seat::instrument).collect(Collectors.toSet());
         return new OfWeek(
-                programId,
-                classId,
                 inWeek,
                 milestones,
                 lines,
@@ -315,19 +311,15 @@ class WeekSheets {
                         .orElse(null),
                 brief.map(Brief::news).orElse(List.of()),
                 brief.map(Brief::traps).orElse(List.of()),
-                brief.flatMap(b -> said(b.comingIn())).orElse(null),
+                // In another place it begins otherwise.
+                carried.filter(c -> !c.place().isEmpty()).isPresent()
+                        ? null
+                        : brief.flatMap(b -> said(b.comingIn())).orElse(null),
                 briefs.flatMap(b -> said(b.roadmap())).orElse(null),
                 brief.flatMap(b -> said(b.tip())).orElse(null),
                 brief.flatMap(b -> said(b.trouble())).orElse(null),
                 carried.flatMap(c -> said(c.place())).orElse(null),
-                carried.filter(c -> !c.place().isEmpty() && line.isPresent())
-                        .map(c -> this.briefs.fingersIn(
-                                week.programId(),
-                                week.classId(),
-                                line.get().milestoneId(),
-                                instrument.code(),
-                                c.place()))
-                        .orElse(List.of()),
+                carried.flatMap(c -> brief.map(b -> b.fingersIn(c.place()))).orElse(List.of()),
                 carried.flatMap(c -> said(c.pattern())).orElse(null),
                 carried.flatMap(c -> said(c.drill())).orElse(null));
     }
