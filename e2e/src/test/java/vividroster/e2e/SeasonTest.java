@@ -46,7 +46,12 @@ class SeasonTest {
     }
 
     private static String weekOf(Locator block) {
-        return (String) block.evaluate("e => e.closest('[data-week]').dataset.week");
+        String week = null;
+        // While it is drawn in its new week, the old one is gone for a moment.
+        while (week == null) {
+            week = (String) block.evaluate("e => e.closest('[data-week]')?.dataset.week ?? null");
+        }
+        return week;
     }
 
     @Test
