@@ -182,7 +182,7 @@ function BarLabel({ item, crowded }: { item: PlanItem; crowded: boolean }) {
     <span
       className="mt-1 max-h-full truncate text-[0.84rem] font-semibold"
       style={{
-        writingMode: crowded || item.shortName.length > 5 ? "vertical-rl" : undefined,
+        writingMode: crowded || item.kind === "BELT" || item.shortName.length > 5 ? "vertical-rl" : undefined,
         color: barHue[item.kind],
       }}
     >

@@ -78,7 +78,7 @@ function ClassRows({
   mondays,
   ...rest
 }: Omit<Props, "classes"> & { one: PlanClass; named: boolean; chosenInstrument?: string }) {
-  const height = HEAD + one.sections.length * ROW + 22;
+  const height = Math.max(150, HEAD + one.sections.length * ROW + 22);
   return (
     <>
       <div className="relative" style={{ height }}>
