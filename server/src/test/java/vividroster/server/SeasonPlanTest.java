@@ -171,6 +171,11 @@ class SeasonPlanTest {
         assertThat(reach).containsExactlyInAnyOrder("ORDERED [\"flute\",\"clarinet\"]", "FREE [\"trumpet\"]");
         assertThat(director.get("/api/season/orders?classId=" + winds).json().size())
                 .isEqualTo(1);
+        JsonNode sheet = director.get("/api/season/sheet?classId=" + winds + "&on=" + line)
+                .json();
+        assertThat(sheet.path("parts").get(0).path("items").get(0).path("title").asString())
+                .as("what was planned and ordered stands on the sheet")
+                .isEqualTo("First light");
         Answer moved = move(revision(), false, item(after, "1").path("id").asString(), "2026-11-02");
         assertThat(moved.status()).isEqualTo(409);
         assertThat(moved.sentence())

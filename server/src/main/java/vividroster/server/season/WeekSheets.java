@@ -222,10 +222,10 @@ class WeekSheets {
         Set<UUID> heard = new HashSet<>();
         for (MilestoneOrder order : inWeek) {
             UUID id = order.milestoneId();
-            boolean alone = planned.getOrDefault(
-                    id,
-                    milestones.get(id).kind() != MilestoneKind.LINE
-                            || lines.get(id).number() == last.get(order.dueOn()));
+            boolean alone = planned.containsKey(id)
+                    ? planned.get(id)
+                    : milestones.get(id).kind() != MilestoneKind.LINE
+                            || lines.get(id).number() == last.get(order.dueOn());
             if (alone && milestones.get(id).kind() != MilestoneKind.BELT) {
                 heard.add(id);
             }
