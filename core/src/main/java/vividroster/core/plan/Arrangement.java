@@ -93,8 +93,10 @@ final class Arrangement {
         } else if (moves(part)) {
             search.within(Windows.open(c));
             double moved = c.problem.prices().movedEach();
-            // first near the plan in force, where few moves are found; then as hot as what is left out asks for, and near again:
-            // the best of all is kept. Measured on 24 re-plans of made-up years, fewer moves and fewer left out than hot first
+            // first near the plan in force, where few moves are found; then as hot as what is left out asks for, and
+            // near again:
+            // the best of all is kept. Measured on 24 re-plans of made-up years, fewer moves and fewer left out than
+            // hot first
             passes(search, steps * 5 / 2, moved / 2, 100 * moved, moved / 2, moved / 2);
         } else {
             pass(search, steps, HOT);
