@@ -21,4 +21,5 @@ need_postgres
 need_chromium
 . scripts/throwaway.sh
 
-mvn -B -ntp "${part[@]}" "$@" verify
+# Modules that do not need one another are built and tested side by side.
+mvn -B -ntp -T 2 "${part[@]}" "$@" verify

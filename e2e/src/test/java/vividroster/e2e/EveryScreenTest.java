@@ -18,6 +18,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import tools.jackson.databind.JsonNode;
@@ -31,6 +33,7 @@ import vividroster.testkit.RunningServer;
 import vividroster.testkit.School;
 
 /** Each screen with the demo's data: no serious accessibility violation, nothing off the side, keys that work. */
+@Execution(ExecutionMode.CONCURRENT)
 class EveryScreenTest {
 
     /** Looked up once; the demo does not change. */
@@ -40,10 +43,12 @@ class EveryScreenTest {
 
     /** Addresses of every screen by name. */
     private Map<String, String> screens() {
-        if (found == null) {
-            found = find();
+        synchronized (EveryScreenTest.class) {
+            if (found == null) {
+                found = find();
+            }
+            return found;
         }
-        return found;
     }
 
     private Map<String, String> find() {

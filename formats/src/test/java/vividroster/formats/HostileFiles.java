@@ -2,6 +2,8 @@ package vividroster.formats;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Locale;
@@ -16,6 +18,10 @@ import vividroster.formats.score.LineFileException;
 
 /** Files made to harm, each read once; prints how long it took and why it was refused. */
 public final class HostileFiles {
+
+    /** A reader works on the thread that called it; its own clock does not count what else the machine does. */
+    private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
+
 
     private static final String HEAD = "X:1\nM:4/4\nL:1/4\nK:C\n";
     private static final String OPEN = "<score-partwise><part-list><score-part id=\"P1\"><part-name>A</part-name>"
@@ -119,7 +125,7 @@ public final class HostileFiles {
         for (Map.Entry<String, Supplier<byte[]>> one : all().entrySet()) {
             byte[] file = one.getValue().get();
             boolean xml = file[0] == '<' || file[0] == 'P';
-            long from = System.nanoTime();
+            long from = THREADS.getCurrentThreadCpuTime();
             String answer;
             try {
                 if (xml) {
@@ -134,7 +140,7 @@ public final class HostileFiles {
             } catch (LineFileException e) {
                 answer = "refused: " + e.getMessage();
             }
-            System.out.printf(Locale.ROOT, "%.0f ms  %s  %s%n", (System.nanoTime() - from) / 1e6, one.getKey(), answer);
+            System.out.printf(Locale.ROOT, "%.0f ms  %s  %s%n", (THREADS.getCurrentThreadCpuTime() - from) / 1e6, one.getKey(), answer);
         }
         System.exit(held ? 0 : 1);
     }

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 
-/** Files made to harm are refused while they are read: within 2 seconds, with a heap of 64 MB. */
+/** Files made to harm are refused while they are read: within 2 seconds of the reader's own time, with a heap of 64 MB. */
 class HostileFilesTest {
 
     @Test
