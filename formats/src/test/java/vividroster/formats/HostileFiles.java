@@ -22,7 +22,6 @@ public final class HostileFiles {
     /** A reader works on the thread that called it; its own clock does not count what else the machine does. */
     private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
 
-
     private static final String HEAD = "X:1\nM:4/4\nL:1/4\nK:C\n";
     private static final String OPEN = "<score-partwise><part-list><score-part id=\"P1\"><part-name>A</part-name>"
             + "</score-part></part-list><part id=\"P1\">";
@@ -140,7 +139,12 @@ public final class HostileFiles {
             } catch (LineFileException e) {
                 answer = "refused: " + e.getMessage();
             }
-            System.out.printf(Locale.ROOT, "%.0f ms  %s  %s%n", (THREADS.getCurrentThreadCpuTime() - from) / 1e6, one.getKey(), answer);
+            System.out.printf(
+                    Locale.ROOT,
+                    "%.0f ms  %s  %s%n",
+                    (THREADS.getCurrentThreadCpuTime() - from) / 1e6,
+                    one.getKey(),
+                    answer);
         }
         System.exit(held ? 0 : 1);
     }
