@@ -20,8 +20,17 @@ export class Unreachable extends Error {
 
 const token = () => /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? "";
 
-async function request(method: string, path: string, body?: BodyInit, type?: string): Promise<Response> {
-  const headers: Record<string, string> = { Accept: "application/json" };
+/** What is said beside a body, by header name. */
+export type Said = Readonly<Record<string, string>>;
+
+interface Sent {
+  body?: BodyInit;
+  type?: string;
+  said?: Said;
+}
+
+async function request(method: string, path: string, { body, type, said }: Sent = {}): Promise<Response> {
+  const headers: Record<string, string> = { Accept: "application/json", ...said };
   if (type) headers["Content-Type"] = type;
   if (method !== "GET") headers["X-XSRF-TOKEN"] = decodeURIComponent(token());
   let response: Response;
@@ -44,8 +53,8 @@ export async function get<T>(path: Address): Promise<T> {
 }
 
 /** A page left open over a sign-in has an old token: the refusal brings a new one, so it is sent once more. */
-async function change(method: string, path: string, body?: BodyInit, type?: string): Promise<Response> {
-  const send = () => request(method, path, body, type);
+async function change(method: string, path: string, sent?: Sent): Promise<Response> {
+  const send = () => request(method, path, sent);
   return send().catch((error: unknown) => {
     if (error instanceof Problem && error.status === 403) return send();
     throw error;
@@ -53,23 +62,27 @@ async function change(method: string, path: string, body?: BodyInit, type?: stri
 }
 
 /** Posts JSON; undefined when the answer has no body. */
-export async function post<T>(path: Address, value: unknown): Promise<T> {
-  const response = await change("POST", path, JSON.stringify(value), "application/json");
+export async function post<T>(path: Address, value: unknown, said?: Said): Promise<T> {
+  const response = await change("POST", path, {
+    body: JSON.stringify(value),
+    type: "application/json",
+    said,
+  });
   const text = await response.text();
   return (text ? JSON.parse(text) : undefined) as T;
 }
 
 /** Puts JSON in the place of what was there; undefined when the answer has no body. */
 export async function put<T>(path: Address, value: unknown): Promise<T> {
-  const response = await change("PUT", path, JSON.stringify(value), "application/json");
+  const response = await change("PUT", path, { body: JSON.stringify(value), type: "application/json" });
   const text = await response.text();
   return (text ? JSON.parse(text) : undefined) as T;
 }
 
 export async function postForm<T>(path: Address, form: FormData): Promise<T> {
-  return (await change("POST", path, form)).json() as Promise<T>;
+  return (await change("POST", path, { body: form })).json() as Promise<T>;
 }
 
-export async function remove(path: Address): Promise<void> {
-  await change("DELETE", path);
+export async function remove(path: Address, said?: Said): Promise<void> {
+  await change("DELETE", path, { said });
 }

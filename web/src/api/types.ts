@@ -26,6 +26,7 @@ export type Player = Schemas["PlayerView"];
 export type AttemptRequest = Schemas["AttemptRequest"];
 export type CorrectionRequest = Schemas["CorrectionRequest"];
 export type Recorded = Schemas["RecordedView"];
+export type Outlook = Schemas["OutlookView"];
 export type Outcome = Recorded["outcome"];
 export type Evidence = NonNullable<AttemptRequest["evidence"]>;
 export type Folder = Schemas["FolderView"];

@@ -10,6 +10,7 @@ import { meQuery } from "./queries";
 import { seesEverybody } from "./role";
 import { InvitationPage } from "./InvitationPage";
 import { Shell } from "./Shell";
+import { useMarksOf } from "./useMarksOf";
 import { SignIn } from "./SignIn";
 
 /** Opened at a line or a warm-up, page and renderer come while it is still asked who is signed in. */
@@ -60,6 +61,7 @@ const OfficePage = page(async () => (await import("../features/office/OfficePage
 export function App() {
   const me = useQuery(meQuery);
   const { pathname } = useLocation();
+  useMarksOf(me.isError ? undefined : me.data);
   if (pathname === "/invitation") return <InvitationPage />;
   if (me.isPending) return <main aria-busy="true" className="p-8" />;
   if (me.isError) {

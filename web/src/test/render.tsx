@@ -1,8 +1,10 @@
+import "fake-indexeddb/auto";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { render } from "@testing-library/react";
 import type { ReactElement } from "react";
 import { MemoryRouter } from "react-router";
 import { vi } from "vitest";
+import { outbox } from "../features/hear/outbox";
 import { Toasts } from "../ui/toasts";
 
 export interface Sent {
@@ -25,6 +27,8 @@ export class Refusal {
 
 /** Who is signed in where a test does not say. */
 const director = {
+  programId: "tern",
+  accountId: "odalys",
   displayName: "Odalys Quayle",
   role: "DIRECTOR",
   program: "Tern",
@@ -63,6 +67,11 @@ export function server(answers: Record<string, Answer>): Sent[] {
 /** Draws a screen at an address, with what every screen stands in. */
 export function draw(screen: ReactElement, address = "/?class=c1") {
   window.history.replaceState(null, "", address);
+  void outbox.open({
+    programId: director.programId,
+    accountId: director.accountId,
+    name: director.displayName,
+  });
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   return render(
     <QueryClientProvider client={client}>

@@ -1,7 +1,5 @@
 import { cleanup, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
-import type { Standing } from "../api/types";
-import { provisional } from "./markWords";
 import type { MarkState } from "./markWords";
 import { ProgressMark } from "./ProgressMark";
 
@@ -46,13 +44,8 @@ describe("the progress mark", () => {
   });
 });
 
-describe("the mark shown until the server answers", () => {
-  const before: Standing = { state: "TRIED", tries: 2, carriedOver: true, goodTries: 0 };
-
-  it("follows the outcome", () => {
-    expect(provisional("PASS", before)).toMatchObject({ state: "PASSED", tries: 3, carriedOver: false });
-    expect(provisional("NOT_YET", before)).toMatchObject({ state: "TRIED", tries: 3, carriedOver: true });
-    expect(provisional("EXCUSED", before).state).toBe("EXCUSED");
-    expect(provisional("ABSENT", before)).toBe(before);
-  });
+it("is drawn broken while the result is on its way, and says so", () => {
+  const { container, getByRole } = render(<ProgressMark state="TRIED" tries={1} onItsWay />);
+  expect(container.querySelector("svg")?.getAttribute("stroke-dasharray")).toBeTruthy();
+  expect(getByRole("img").getAttribute("aria-label")).toBe("heard, the result is on its way");
 });

@@ -4,6 +4,8 @@ interface Props {
   state: MarkState;
   tries?: number;
   carriedOver?: boolean;
+  /** Heard, and what it makes is not known yet. */
+  onItsWay?: boolean;
   /** Width of the note-head in pixels. */
   size?: number;
   /** Drawn only, where the words stand beside it. */
@@ -15,10 +17,11 @@ export function ProgressMark({
   state,
   tries = 0,
   carriedOver = false,
+  onItsWay = false,
   size = 16,
   decorative = false,
 }: Props) {
-  const words = markWords({ state, tries, carriedOver });
+  const words = markWords({ state, tries, carriedOver, onItsWay });
   const strokes = state === "TRIED" ? Math.min(tries, 5) : 0;
   return (
     <svg
@@ -29,6 +32,7 @@ export function ProgressMark({
       role={decorative ? undefined : "img"}
       aria-hidden={decorative || undefined}
       aria-label={decorative ? undefined : words}
+      strokeDasharray={onItsWay ? "2.4 1.8" : undefined}
       className="inline-block shrink-0 align-middle"
     >
       {!decorative && <title>{words}</title>}

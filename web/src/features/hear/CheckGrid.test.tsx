@@ -1,11 +1,13 @@
 import { act, cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Milestone, Player, Run } from "../../api/types";
+import type { Milestone, Outlook, Player, Run } from "../../api/types";
 import { draw, server, type Sent } from "../../test/render";
 import { CheckGrid } from "./CheckGrid";
+import { outbox } from "./outbox";
 import { useRun } from "./useRun";
 
-const player = (studentId: string, name: string): Player => ({
+const player = (studentId: string, name: string, outlook = once): Player => ({
+  outlook,
   studentId,
   name,
   classId: "c1",
@@ -15,6 +17,9 @@ const player = (studentId: string, name: string): Player => ({
   alsoIn: [],
   standing: { state: "SET", tries: 0, carriedOver: false, goodTries: 0 },
 });
+
+const once: Outlook = { passes: ["G"], counting: ["LIVE_WITH_SECTION"], triesAVisit: 1 };
+const twoOfThree: Outlook = { ...once, passes: ["GG", "GNG", "NGG"], triesAVisit: 3 };
 
 const milestone = (rest: Partial<Milestone>): Milestone => ({
   id: "m1",
@@ -31,12 +36,12 @@ const milestone = (rest: Partial<Milestone>): Milestone => ({
   ...rest,
 });
 
-const run = (rest: Partial<Milestone> = {}): Run => ({
+const run = (rest: Partial<Milestone> = {}, outlook = once): Run => ({
   milestone: milestone(rest),
   countInMeasures: 1,
   secondsPerStudent: 40,
   queue: ["ana", "bo"],
-  players: [player("ana", "Ana Reed"), player("bo", "Bo Lund")],
+  players: [player("ana", "Ana Reed", outlook), player("bo", "Bo Lund", outlook)],
 });
 
 function Stage({ of }: { of: Run }) {
@@ -89,7 +94,8 @@ afterEach(() => {
 
 const posted = (path: string) => sent.filter((s) => s.method === "POST" && s.path.startsWith(path));
 const press = (key: string) => fireEvent.keyDown(window, { key });
-const sending = () => act(() => new Promise((done) => setTimeout(done, 20)));
+const sending = () =>
+  act(() => vi.waitFor(() => expect(outbox.snapshot()).toMatchObject({ waiting: [], refused: [] })));
 
 describe("a check on a whole section", () => {
   it("takes no tap as fine and sends what was seen, with the version on the screen", async () => {
@@ -132,7 +138,7 @@ describe("a check on a whole section", () => {
   });
 
   it("stays with the section where tries are counted, and shows each try", async () => {
-    draw(<Stage of={run({ passRule: "2 of the last 3 tries", passK: 2, passN: 3 })} />);
+    draw(<Stage of={run({ passRule: "2 of the last 3 tries", passK: 2, passN: 3 }, twoOfThree)} />);
     expect(screen.getByText("Try 1: tap the fault you see")).toBeTruthy();
     press("1");
     press("Enter");

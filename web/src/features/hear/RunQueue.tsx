@@ -3,7 +3,8 @@ import type { Run } from "../../api/types";
 import { duration } from "../../app/days";
 import { ProgressMark } from "../../ui/ProgressMark";
 import { milestoneName } from "./HearPage";
-import { isSetForNobody, outcomeWords, type Made } from "./run";
+import type { Press } from "./ahead";
+import { isSetForNobody, outcomeWords } from "./run";
 import type { useRun } from "./useRun";
 import { counted } from "../../ui/words";
 
@@ -92,7 +93,7 @@ export function RunQueue({ run, live, name }: Props) {
 }
 
 /** The last mark of each student in this run, latest first. */
-function latestOfEach(made: readonly Made[]): Made[] {
+function latestOfEach(made: readonly Press[]): Press[] {
   const seen = new Set<string>();
   return made.toReversed().filter((mark) => !seen.has(mark.studentId) && seen.add(mark.studentId));
 }

@@ -1,5 +1,5 @@
 import type { Milestone, Outcome } from "../../api/types";
-import type { Made } from "./run";
+import type { Press } from "./ahead";
 
 /** A section against the criteria of a check: what was not seen of whom, and who is away. No mark means fine. */
 export interface GridState {
@@ -111,7 +111,7 @@ export const missedCount = (state: GridState, students: readonly string[], ordin
   students.filter((id) => isMissed(state, id, ordinal)).length;
 
 /** The tries of each student in this run, oldest first; absences left out. */
-export function triesInRun(made: readonly Made[]): ReadonlyMap<string, readonly Outcome[]> {
+export function triesInRun(made: readonly Press[]): ReadonlyMap<string, readonly Outcome[]> {
   const tries = new Map<string, Outcome[]>();
   for (const { studentId, outcome } of made) {
     if (outcome === "PASS" || outcome === "NOT_YET") {
@@ -119,16 +119,4 @@ export function triesInRun(made: readonly Made[]): ReadonlyMap<string, readonly 
     }
   }
   return tries;
-}
-
-/**
- * Whether a student stays in the grid after a try: where tries are counted, until enough were good in this run or the
- * rule's number of tries is used up.
- */
-export function staysInGrid(milestone: Milestone, before: readonly Outcome[], outcome: Outcome): boolean {
-  const { passK, passN } = milestone;
-  if (passK === undefined || passN === undefined || (outcome !== "PASS" && outcome !== "NOT_YET"))
-    return false;
-  const tries = [...before, outcome];
-  return tries.length < passN && tries.filter((o) => o === "PASS").length < passK;
 }

@@ -1,8 +1,10 @@
 import { describe, expect, it } from "vitest";
 import type { Milestone, Player, Run } from "../../api/types";
+import type { Press } from "./ahead";
 import {
   countWords,
   emptyRun,
+  isCounted,
   isSetForNobody,
   markingOf,
   marksToSend,
@@ -12,7 +14,6 @@ import {
   playerPlace,
   pointsSoFar,
   runReducer,
-  staysForAnotherTry,
   type RunState,
 } from "./run";
 
@@ -29,10 +30,16 @@ const milestone = (kind: Milestone["kind"], ...criteria: Milestone["criteria"]):
   criteria,
 });
 
+const press = (studentId: string): Press => ({
+  attemptId: `a-${studentId}`,
+  studentId,
+  outcome: "PASS",
+  evidence: "LIVE_ALONE",
+});
 const run = { queue: ["ana", "bo", "cy"], players: [], secondsPerStudent: 60 } as unknown as Run;
 const started = runReducer(emptyRun, { type: "start", run });
 const record = (state: RunState, studentId: string) =>
-  runReducer(state, { type: "record", attemptId: `a-${studentId}`, studentId, outcome: "PASS" });
+  runReducer(state, { type: "record", press: press(studentId) });
 
 describe("a hearing run", () => {
   it("moves on by itself and remembers what was marked", () => {
@@ -72,34 +79,14 @@ describe("a hearing run", () => {
 });
 
 describe("counted tries", () => {
-  const sound = { ...milestone("TECHNIQUE_CHECK"), passK: 2, passN: 3 };
-  const made = (...outcomes: ("PASS" | "NOT_YET")[]) =>
-    outcomes.map((outcome, i) => ({ attemptId: `a${i}`, studentId: "ana", outcome }));
-
-  it("keep the student at the desk until enough were good or all are used up", () => {
-    expect(staysForAnotherTry(sound, [], "ana", "PASS")).toBe(true);
-    expect(staysForAnotherTry(sound, made("PASS"), "ana", "PASS")).toBe(false);
-    expect(staysForAnotherTry(sound, made("PASS"), "ana", "NOT_YET")).toBe(true);
-    expect(staysForAnotherTry(sound, made("NOT_YET", "NOT_YET"), "ana", "NOT_YET")).toBe(false);
-  });
-
-  it("count this visit only, and never after absent or for other rules", () => {
-    const earlier = [...made("PASS"), { attemptId: "b", studentId: "bo", outcome: "PASS" as const }];
-    expect(staysForAnotherTry(sound, earlier, "ana", "PASS")).toBe(true);
-    expect(staysForAnotherTry(sound, [], "ana", "ABSENT")).toBe(false);
-    expect(staysForAnotherTry(milestone("LINE"), [], "ana", "NOT_YET")).toBe(false);
-  });
-
   it("leave the queue as it is while the student stays, and let go when passed", () => {
     const stayed = runReducer(started, {
       type: "record",
-      attemptId: "a",
-      studentId: "ana",
-      outcome: "PASS",
+      press: press("ana"),
       stays: true,
     });
     expect(stayed.queue).toEqual(["ana", "bo", "cy"]);
-    const leave = { type: "leave" as const, attemptId: "a", studentId: "ana" };
+    const leave = { type: "leave" as const, attemptId: "a-ana", studentId: "ana" };
     expect(runReducer(stayed, leave).queue).toEqual(["bo", "cy"]);
   });
 
@@ -122,11 +109,25 @@ describe("marks", () => {
   });
 
   it("of a check count as seen unless touched", () => {
-    expect(marksToSend(check, new Map([[2, 0]]))).toEqual([
+    expect(marksToSend(check, new Map([[2, 0]]), "PASS")).toEqual([
       { ordinal: 1, points: 1 },
       { ordinal: 2, points: 0 },
     ]);
-    expect(marksToSend(line, new Map())).toBeUndefined();
+    expect(marksToSend(line, new Map(), "PASS")).toBeUndefined();
+  });
+
+  it("are left out where nobody said in what it was not good, and for who was away", () => {
+    expect(marksToSend(check, new Map(), "NOT_YET")).toBeUndefined();
+    expect(marksToSend(check, new Map([[1, 0]]), "NOT_YET")).toHaveLength(2);
+    expect(marksToSend(check, new Map(), "ABSENT")).toBeUndefined();
+  });
+
+  it("decide and not the key, where there are points or something was missed", () => {
+    expect(isCounted(line, undefined, "PASS")).toBe(false);
+    expect(isCounted(check, marksToSend(check, new Map(), "PASS"), "PASS")).toBe(false);
+    expect(isCounted(check, marksToSend(check, new Map([[1, 0]]), "PASS"), "PASS")).toBe(true);
+    expect(isCounted(check, marksToSend(check, new Map([[1, 0]]), "NOT_YET"), "NOT_YET")).toBe(true);
+    expect(isCounted(test, [{ ordinal: 1, points: 5 }], "PASS")).toBe(true);
   });
 
   it("of a test are sent as given, one digit for each criterion in turn", () => {
@@ -137,7 +138,7 @@ describe("marks", () => {
       [2, 5],
     ]);
     expect(nextCriterion(test, both)).toBeUndefined();
-    expect(marksToSend(test, both)).toEqual([
+    expect(marksToSend(test, both, "PASS")).toEqual([
       { ordinal: 1, points: 4 },
       { ordinal: 2, points: 5 },
     ]);

@@ -1,16 +1,11 @@
 import type { Milestone, Outcome, Player, Run } from "../../api/types";
-
-/** One mark made in this run, newest last. */
-export interface Made {
-  attemptId: string;
-  studentId: string;
-  outcome: Outcome;
-}
+import type { Press } from "./ahead";
 
 export interface RunState {
   /** Students still to hear, the one being heard first. */
   queue: readonly string[];
-  made: readonly Made[];
+  /** Marks made in this run, newest last. */
+  made: readonly Press[];
   /** Points given so far to the student being heard, by criterion; a check starts with every criterion seen. */
   marks: ReadonlyMap<number, number>;
   /** Asking why the student is excused. */
@@ -19,7 +14,7 @@ export interface RunState {
 
 export type RunAction =
   | { type: "start"; run: Run }
-  | { type: "record"; attemptId: string; studentId: string; outcome: Outcome; stays?: boolean }
+  | { type: "record"; press: Press; stays?: boolean }
   | { type: "leave"; attemptId: string; studentId: string }
   | { type: "undo" }
   | { type: "choose"; studentId: string }
@@ -40,11 +35,8 @@ export function runReducer(state: RunState, action: RunAction): RunState {
     case "record":
       return {
         ...fresh,
-        queue: action.stays ? state.queue : state.queue.filter((id) => id !== action.studentId),
-        made: [
-          ...state.made,
-          { attemptId: action.attemptId, studentId: action.studentId, outcome: action.outcome },
-        ],
+        queue: action.stays ? state.queue : state.queue.filter((id) => id !== action.press.studentId),
+        made: [...state.made, action.press],
       };
     case "leave":
       // The answer may come after the mark was undone: then the student is to be heard again and stays.
@@ -97,31 +89,29 @@ export function nextCriterion(milestone: Milestone, marks: ReadonlyMap<number, n
 }
 
 /**
- * Whether a student stays at the desk after a try: where tries are counted, until there were enough good ones in this
- * visit or the rule's number of tries is used up.
+ * What is sent for the criteria: a check's untouched criteria count as seen, a test needs them all. A check that was not
+ * yet good, and nobody said in what, is sent as that alone.
  */
-export function staysForAnotherTry(
-  milestone: Milestone,
-  made: readonly Made[],
-  studentId: string,
-  outcome: Outcome,
-): boolean {
-  const { passK, passN } = milestone;
-  if (passK === undefined || passN === undefined || (outcome !== "PASS" && outcome !== "NOT_YET"))
-    return false;
-  const firstOfVisit = made.findLastIndex((m) => m.studentId !== studentId) + 1;
-  const visit = made.slice(firstOfVisit);
-  const outcomes = [outcome, ...visit.map((m) => m.outcome)];
-  return outcomes.length < passN && outcomes.filter((o) => o === "PASS").length < passK;
-}
-
-/** What is sent for the criteria: a check's untouched criteria count as seen, a test needs them all. */
-export function marksToSend(milestone: Milestone, marks: ReadonlyMap<number, number>) {
-  if (markingOf(milestone) === "ear") return undefined;
+export function marksToSend(milestone: Milestone, marks: ReadonlyMap<number, number>, outcome: Outcome) {
+  if (markingOf(milestone) === "ear" || (outcome !== "PASS" && outcome !== "NOT_YET")) return undefined;
+  if (markingOf(milestone) === "seen" && outcome === "NOT_YET" && marks.size === 0) return undefined;
   return milestone.criteria
     .filter((criterion) => marks.has(criterion.ordinal) || milestone.kind !== "PLAYING_TEST")
     .map(({ ordinal, topPoints }) => ({ ordinal, points: marks.get(ordinal) ?? topPoints }));
 }
+
+/** Whether the points given decide what came of a try, and not the key that was pressed. */
+export const isCounted = (
+  milestone: Milestone,
+  marks: readonly { ordinal: number; points: number }[] | undefined,
+  outcome: Outcome,
+) =>
+  marks !== undefined &&
+  (outcome !== "PASS" ||
+    milestone.kind === "PLAYING_TEST" ||
+    marks.some(
+      (mark) => mark.points < (milestone.criteria.find((c) => c.ordinal === mark.ordinal)?.topPoints ?? 0),
+    ));
 
 export const pointsSoFar = (marks: ReadonlyMap<number, number>) =>
   [...marks.values()].reduce((sum, points) => sum + points, 0);

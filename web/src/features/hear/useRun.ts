@@ -1,10 +1,18 @@
-import { useCallback, useEffect, useReducer, useState } from "react";
+import { useEffect, useMemo, useReducer, useRef, useState } from "react";
 import { v7 as newId } from "uuid";
-import type { AttemptRequest, Evidence, Outcome, Player, Run, Standing } from "../../api/types";
-import { provisional } from "../../ui/markWords";
-import { staysInGrid, triesInRun } from "./checkGrid";
+import type { AttemptRequest, Evidence, Outcome, Player, Run } from "../../api/types";
+import {
+  firstAnswers,
+  isPassed,
+  staysForAnotherTry,
+  standingsOf,
+  visitOf,
+  withAnswers,
+  withoutAnswer,
+  type Press,
+} from "./ahead";
 import { outbox } from "./outbox";
-import { emptyRun, marksToSend, outcomeWords, runReducer, staysForAnotherTry } from "./run";
+import { emptyRun, isCounted, marksToSend, outcomeWords, runReducer } from "./run";
 
 export interface Excuse {
   reason: string;
@@ -20,93 +28,73 @@ export function useRun(run: Run) {
     runReducer,
     runReducer(emptyRun, { type: "start", run: withoutWaiting(run) }),
   );
-  const [standings, setStandings] = useState<ReadonlyMap<string, Standing>>(
-    () => new Map(run.players.map((player) => [player.studentId, player.standing])),
-  );
+  const [answers, setAnswers] = useState(() => firstAnswers(run.players));
+  /** Their answers may come after they were undone, and say what is no longer so. */
+  const undone = useRef(new Set<string>());
+  const standings = useMemo(() => standingsOf(answers, state.made), [answers, state.made]);
 
   useEffect(
     () =>
       outbox.onRecorded((recorded) => {
-        setStandings((known) => {
-          const next = new Map(known);
-          recorded
-            .filter((r) => r.milestoneId === run.milestone.id)
-            .forEach((r) => next.set(r.studentId, r.standing));
-          return next;
-        });
-        recorded
-          .filter((r) => r.milestoneId === run.milestone.id && r.standing.state === "PASSED")
+        const here = recorded.filter((r) => r.milestoneId === run.milestone.id && !undone.current.has(r.id));
+        setAnswers((known) => withAnswers(known, here));
+        here
+          .filter((r) => isPassed(r.standing))
           .forEach((r) => dispatch({ type: "leave", attemptId: r.id, studentId: r.studentId }));
       }),
     [run.milestone.id],
   );
 
-  const show = useCallback(
-    (studentId: string, outcome: Outcome) =>
-      setStandings((known) => {
-        const before = known.get(studentId);
-        // Where tries or criteria are counted, only the server knows whether this one made the pass.
-        const unsure = run.milestone.passN !== undefined || run.milestone.passMark !== undefined;
-        const shown = unsure && outcome === "PASS" ? "NOT_YET" : outcome;
-        return before ? new Map(known).set(studentId, provisional(shown, before)) : known;
-      }),
-    [run.milestone.passN, run.milestone.passMark],
-  );
+  const attempt = (player: Player, outcome: Outcome, evidence: Evidence, marks: AttemptRequest["marks"]) => ({
+    id: newId(),
+    studentId: player.studentId,
+    milestoneId: run.milestone.id,
+    milestoneVersion: run.milestone.version,
+    classId: player.classId,
+    outcome,
+    evidence,
+    marks,
+  });
+
+  const pressOf = ({ id, studentId, outcome, evidence, marks }: ReturnType<typeof attempt>): Press => ({
+    attemptId: id,
+    studentId,
+    outcome,
+    evidence,
+    counted: isCounted(run.milestone, marks, outcome),
+  });
 
   const record = (player: Player, outcome: Outcome, evidence: Evidence, beside: Beside = {}) => {
-    const id = newId();
-    const isTry = outcome === "PASS" || outcome === "NOT_YET";
+    const made = {
+      ...attempt(player, outcome, evidence, marksToSend(run.milestone, state.marks, outcome)),
+      ...beside,
+    };
     outbox.add({
-      id,
+      id: made.id,
       kind: "attempts",
       label: `${player.name}, ${outcomeWords[outcome]}`,
-      attempts: [
-        {
-          id,
-          studentId: player.studentId,
-          milestoneId: run.milestone.id,
-          milestoneVersion: run.milestone.version,
-          classId: player.classId,
-          outcome,
-          evidence,
-          marks: isTry ? marksToSend(run.milestone, state.marks) : undefined,
-          reason: beside.reason,
-          waived: beside.waived,
-          note: beside.note,
-        },
-      ],
+      attempts: [made],
     });
-    show(player.studentId, outcome);
-    const stays = staysForAnotherTry(run.milestone, state.made, player.studentId, outcome);
-    dispatch({ type: "record", attemptId: id, studentId: player.studentId, outcome, stays });
+    const press = pressOf(made);
+    const after = [...state.made, press];
+    const stays = staysForAnotherTry(answers, after, visitOf(after, player.studentId));
+    dispatch({ type: "record", press, stays });
   };
 
   const recordSection = (
     outcomes: ReadonlyMap<string, Outcome>,
     marksOf?: (studentId: string) => AttemptRequest["marks"],
   ) => {
-    const players = run.players.filter((player) => outcomes.has(player.studentId));
-    const attempts = players.map((player) => ({
-      id: newId(),
-      studentId: player.studentId,
-      milestoneId: run.milestone.id,
-      milestoneVersion: run.milestone.version,
-      classId: player.classId,
-      outcome: outcomes.get(player.studentId)!,
-      evidence: "LIVE_WITH_SECTION" as const,
-      marks: marksOf?.(player.studentId),
-    }));
+    const attempts = run.players
+      .filter((player) => outcomes.has(player.studentId))
+      .map((player) =>
+        attempt(player, outcomes.get(player.studentId)!, "LIVE_WITH_SECTION", marksOf?.(player.studentId)),
+      );
     outbox.add({ id: newId(), kind: "attempts", label: `${attempts.length} students`, attempts });
-    const tries = triesInRun(state.made);
-    attempts.forEach((attempt) => {
-      show(attempt.studentId, attempt.outcome);
-      dispatch({
-        type: "record",
-        attemptId: attempt.id,
-        studentId: attempt.studentId,
-        outcome: attempt.outcome,
-        stays: staysInGrid(run.milestone, tries.get(attempt.studentId) ?? [], attempt.outcome),
-      });
+    const after = [...state.made, ...attempts.map(pressOf)];
+    attempts.map(pressOf).forEach((press) => {
+      const visit = after.filter((other) => other.studentId === press.studentId);
+      dispatch({ type: "record", press, stays: staysForAnotherTry(answers, after, visit) });
     });
   };
 
@@ -122,7 +110,8 @@ export function useRun(run: Run) {
       attemptId: last.attemptId,
       correction: { id, outcome: "UNDONE", reason: "Undone at once by who heard it" },
     });
-    if (player) setStandings((known) => new Map(known).set(player.studentId, player.standing));
+    undone.current.add(last.attemptId);
+    setAnswers((known) => withoutAnswer(known, last.studentId, last.attemptId));
     dispatch({ type: "undo" });
   };
 

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.sql.SQLException;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -211,6 +213,52 @@ class AttemptsTest {
         assertThat(answer.path("standing").path("passedOn").asString()).isEqualTo("2026-10-06");
         assertThat(answer.has("deviceHeardAt")).isFalse();
         assertThat(record(attempt).json()).isEqualTo(answer);
+    }
+
+    /** A device a day behind that sent at once what was pressed ten minutes before. */
+    @Test
+    void aDeviceThatSaysWhenItSentIsSetRight() {
+        Map<String, Object> attempt = school.attempt("Ana Reed", "line", "PASS");
+        Instant sent = Instant.now().minus(Duration.ofDays(40));
+        attempt.put("heardAt", sent.minus(Duration.ofMinutes(10)).toString());
+        Map<String, String> said = Map.of("X-Sent-At", sent.toString());
+        Answer answer = director.post("/api/attempts", attempt, said);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        assertThat(answer.json().path("deviceHeardAt").asString()).isNotEmpty();
+        Map<String, String> later = Map.of("X-Sent-At", sent.plusSeconds(90).toString());
+        assertThat(director.post("/api/attempts", attempt, later).json())
+                .as("sent again, which takes its time")
+                .isEqualTo(answer.json());
+        assertThat(director.post("/api/attempts", attempt, Map.of("X-Sent-At", "yesterday"))
+                        .status())
+                .isEqualTo(400);
+    }
+
+    /** Kept on a device that somebody else uses now. */
+    @Test
+    void marksAreNotTakenUnderAnotherName() {
+        String mine = director.get("/api/session").json().path("accountId").asString();
+        Map<String, Object> attempt = school.attempt("Ana Reed", "line", "PASS");
+        Answer refused = school.assistant().post("/api/attempts", attempt, Map.of("X-Marked-By", mine));
+        assertThat(refused.status()).isEqualTo(401);
+        assertThat(refused.sentence()).startsWith("Somebody else is signed in on this device now.");
+        assertThat(triesInFolder("Ana Reed")).isZero();
+        assertThat(director.post("/api/attempts", attempt, Map.of("X-Marked-By", mine))
+                        .status())
+                .isEqualTo(200);
+        assertThat(triesInFolder("Ana Reed")).isEqualTo(1);
+    }
+
+    /** The answer says what the next try would mean. */
+    @Test
+    void anAnswerLooksAhead() {
+        JsonNode first =
+                record(school.attempt("Ana Reed", "line", "NOT_YET")).json().path("outlook");
+        assertThat(first.path("passes").get(0).asString()).isEqualTo("G");
+        assertThat(first.path("triesAVisit").asInt()).isEqualTo(1);
+        JsonNode then =
+                record(school.attempt("Ana Reed", "line", "PASS")).json().path("outlook");
+        assertThat(then.path("passes").toString()).isEqualTo("[\"\"]");
     }
 
     @Test

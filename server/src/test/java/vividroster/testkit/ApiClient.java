@@ -86,6 +86,12 @@ public final class ApiClient {
         return send("POST", path, BodyPublishers.ofByteArray(JSON.writeValueAsBytes(body)), "application/json", true);
     }
 
+    /** @param said headers beside the body */
+    public Answer post(String path, Object body, Map<String, String> said) {
+        return send(
+                "POST", path, BodyPublishers.ofByteArray(JSON.writeValueAsBytes(body)), "application/json", true, said);
+    }
+
     public Answer put(String path, Object body) {
         return send("PUT", path, BodyPublishers.ofByteArray(JSON.writeValueAsBytes(body)), "application/json", true);
     }
@@ -147,9 +153,15 @@ public final class ApiClient {
     }
 
     private Answer send(String method, String path, BodyPublisher body, String type, boolean token) {
+        return send(method, path, body, type, token, Map.of());
+    }
+
+    private Answer send(
+            String method, String path, BodyPublisher body, String type, boolean token, Map<String, String> said) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
                 .method(method, body)
                 .timeout(Duration.ofSeconds(60));
+        said.forEach(request::header);
         if (type != null) {
             request.header("Content-Type", type);
         }

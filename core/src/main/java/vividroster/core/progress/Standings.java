@@ -47,10 +47,8 @@ public final class Standings {
         int tries = 0;
         Step lastTry = null;
         Step latest = null;
-        List<Step> counting = new ArrayList<>();
         for (Step step : trail.steps()) {
-            if (step.heardOn().isAfter(on)
-                    || !(milestone.instrumentFree() || step.instrument().equals(instrument))) {
+            if (!concerns(step, milestone, instrument, on)) {
                 continue;
             }
             if (step.outcome() != Outcome.ABSENT) {
@@ -59,11 +57,9 @@ public final class Standings {
             if (step.outcome().isTry()) {
                 tries++;
                 lastTry = step;
-                if (terms.evidence().contains(step.evidence())) {
-                    counting.add(step);
-                }
             }
         }
+        List<Step> counting = counting(milestone, trail, instrument, terms, on);
         Optional<Step> passing = PassJudge.passingTry(milestone, counting);
         boolean excused = latest != null && latest.outcome() == Outcome.EXCUSED;
         State state;
@@ -87,6 +83,24 @@ public final class Standings {
                 passing.map(Step::heardOn),
                 Optional.ofNullable(lastTry).map(Step::heardOn),
                 PassJudge.goodTries(milestone, counting));
+    }
+
+    private static boolean concerns(Step step, Milestone milestone, InstrumentCode instrument, LocalDate on) {
+        return !step.heardOn().isAfter(on)
+                && (milestone.instrumentFree() || step.instrument().equals(instrument));
+    }
+
+    /** The tries up to a day whose evidence makes the pass, in the order heard. */
+    static List<Step> counting(Milestone milestone, Trail trail, InstrumentCode instrument, Terms terms, LocalDate on) {
+        List<Step> counting = new ArrayList<>();
+        for (Step step : trail.steps()) {
+            if (step.outcome().isTry()
+                    && terms.evidence().contains(step.evidence())
+                    && concerns(step, milestone, instrument, on)) {
+                counting.add(step);
+            }
+        }
+        return counting;
     }
 
     /** A substitute is never hidden, and never shown once the set piece itself was passed. */

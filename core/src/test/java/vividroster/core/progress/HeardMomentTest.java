@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -18,7 +19,7 @@ class HeardMomentTest {
     private static final Instant YEAR = Instant.parse("2026-08-17T04:00:00Z");
 
     private static HeardMoment said(String said) {
-        return HeardMoment.of(Optional.of(Instant.parse(said)), ARRIVED, YEAR);
+        return HeardMoment.of(Optional.of(Instant.parse(said)), Optional.empty(), ARRIVED, YEAR);
     }
 
     @ParameterizedTest
@@ -43,27 +44,81 @@ class HeardMomentTest {
                 .isEqualTo(new HeardMoment(ARRIVED, Optional.of(Instant.parse(said)), Optional.of(doubt)));
     }
 
+    /** Pressed ten minutes before it was sent, whatever the device takes the day to be. */
+    @ParameterizedTest
+    @CsvSource({
+        "2026-09-27T14:00:00Z", // a day behind
+        "2026-09-29T14:00:00Z", // a day ahead
+        "2027-02-12T09:30:00Z",
+        "1970-01-01T00:10:00Z", // a clock that was never set
+    })
+    void aWrongClockIsSetRightByWhenItSent(String sent) {
+        Instant said = Instant.parse(sent).minus(Duration.ofMinutes(10));
+        assertThat(HeardMoment.of(Optional.of(said), Optional.of(Instant.parse(sent)), ARRIVED, YEAR))
+                .isEqualTo(new HeardMoment(
+                        ARRIVED.minus(Duration.ofMinutes(10)), Optional.of(said), Optional.of(Doubt.CLOCK_WRONG)));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "2026-09-28T13:55:00Z", // five minutes behind, inclusive
+        "2026-09-28T14:05:00Z",
+    })
+    void aClockThatIsRightEnoughIsLeft(String sent) {
+        Instant said = Instant.parse("2026-09-28T13:50:00Z");
+        assertThat(HeardMoment.of(Optional.of(said), Optional.of(Instant.parse(sent)), ARRIVED, YEAR)
+                        .at())
+                .isEqualTo(said);
+    }
+
+    @Test
+    void aClockSetBetweenPressAndSendingCannotBeTold() {
+        Instant said = Instant.parse("2026-12-24T08:00:00Z");
+        assertThat(HeardMoment.of(Optional.of(said), Optional.of(ARRIVED), ARRIVED, YEAR))
+                .isEqualTo(new HeardMoment(ARRIVED, Optional.of(said), Optional.of(Doubt.AHEAD)));
+    }
+
+    /** The order of presses on one device is the order heard, however wrong its clock. */
+    @Test
+    void theOrderOfOneDeviceStays() {
+        Instant sent = Instant.parse("2026-09-27T02:00:00Z");
+        assertThat(IntStream.range(0, 50)
+                        .mapToObj(i -> HeardMoment.of(
+                                        Optional.of(sent.minusSeconds(600 - 12L * i)), Optional.of(sent), ARRIVED, YEAR)
+                                .at()))
+                .isSorted()
+                .first()
+                .isEqualTo(ARRIVED.minusSeconds(600));
+    }
+
     @Test
     void beforeTheYearNothingWasHeard() {
         Instant firstWeek = YEAR.plus(Duration.ofDays(3));
-        HeardMoment moment = HeardMoment.of(Optional.of(YEAR.minusSeconds(1)), firstWeek, YEAR);
+        HeardMoment moment = HeardMoment.of(Optional.of(YEAR.minusSeconds(1)), Optional.empty(), firstWeek, YEAR);
         assertThat(moment.doubt()).contains(Doubt.BEFORE_THE_YEAR);
         assertThat(moment.at()).isEqualTo(firstWeek);
-        assertThat(HeardMoment.of(Optional.of(YEAR), firstWeek, YEAR).doubt()).isEmpty();
+        assertThat(HeardMoment.of(Optional.of(YEAR), Optional.empty(), firstWeek, YEAR)
+                        .doubt())
+                .isEmpty();
     }
 
     @Test
     void aDeviceThatSaysNothingIsHeardNow() {
-        assertThat(HeardMoment.of(Optional.empty(), ARRIVED, YEAR))
+        assertThat(HeardMoment.of(Optional.empty(), Optional.empty(), ARRIVED, YEAR))
                 .isEqualTo(new HeardMoment(ARRIVED, Optional.empty(), Optional.empty()));
     }
 
     @Test
     void theFarthestMomentsAreNoError() {
-        assertThat(HeardMoment.of(Optional.of(Instant.MAX), ARRIVED, YEAR).doubt())
+        assertThat(HeardMoment.of(Optional.of(Instant.MAX), Optional.empty(), ARRIVED, YEAR)
+                        .doubt())
                 .contains(Doubt.AHEAD);
-        assertThat(HeardMoment.of(Optional.of(Instant.MIN), ARRIVED, YEAR).doubt())
+        assertThat(HeardMoment.of(Optional.of(Instant.MIN), Optional.empty(), ARRIVED, YEAR)
+                        .doubt())
                 .contains(Doubt.TOO_OLD);
+        assertThat(HeardMoment.of(Optional.of(Instant.MAX), Optional.of(Instant.MIN), ARRIVED, YEAR)
+                        .at())
+                .isEqualTo(ARRIVED);
     }
 
     @Test

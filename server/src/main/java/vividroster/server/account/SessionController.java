@@ -9,6 +9,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -54,8 +55,19 @@ class SessionController {
             @Size(max = 200, message = "That is too long for a password.")
             String password) {}
 
-    /** @param lookingAround whether this is the made-up school beside one's own */
-    record Me(String displayName, Role role, String program, LocalDate today, boolean demo, boolean lookingAround) {}
+    /**
+     * @param accountId with the programme's id, whose marks a device keeps
+     * @param lookingAround whether this is the made-up school beside one's own
+     */
+    record Me(
+            UUID programId,
+            UUID accountId,
+            String displayName,
+            Role role,
+            String program,
+            LocalDate today,
+            boolean demo,
+            boolean lookingAround) {}
 
     @PostMapping
     @Operation(operationId = "signIn", summary = "Sign in; answers who you are and sets the session cookie")
@@ -70,6 +82,8 @@ class SessionController {
     @Operation(operationId = "me", summary = "Who is signed in")
     Me me(@AuthenticationPrincipal SignedIn person) {
         return new Me(
+                person.programId(),
+                person.accountId(),
                 person.displayName(),
                 person.role(),
                 office.name(person.programId()),

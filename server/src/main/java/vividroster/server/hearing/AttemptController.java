@@ -15,6 +15,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.progress.CriterionMark;
@@ -28,6 +29,9 @@ import vividroster.server.platform.SignedIn;
 @RestController
 @RequestMapping("/api/attempts")
 class AttemptController {
+
+    /** The device's clock at the moment of sending, so that a wrong clock is found out. */
+    static final String SENT_AT = "X-Sent-At";
 
     private final Hearing hearing;
 
@@ -88,23 +92,32 @@ class AttemptController {
             UUID milestoneId,
             Outcome outcome,
             StandingView standing,
+            OutlookView outlook,
             @Absent OffsetDateTime deviceHeardAt) {}
 
     @PostMapping
     @Operation(operationId = "recordAttempt", summary = "Record one attempt; sending it twice records it once")
-    RecordedView record(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody AttemptRequest request) {
-        return view(hearing.record(person, List.of(heard(request))).getFirst());
+    RecordedView record(
+            @AuthenticationPrincipal SignedIn person,
+            @RequestHeader(name = SENT_AT, required = false) Instant sentAt,
+            @Valid @RequestBody AttemptRequest request) {
+        return view(hearing.record(person, List.of(heard(request)), Optional.ofNullable(sentAt))
+                .getFirst());
     }
 
     @PostMapping("/batch")
     @Operation(operationId = "recordAttempts", summary = "Record attempts of a whole section, all of them or none")
-    List<RecordedView> recordAll(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody Batch request) {
+    List<RecordedView> recordAll(
+            @AuthenticationPrincipal SignedIn person,
+            @RequestHeader(name = SENT_AT, required = false) Instant sentAt,
+            @Valid @RequestBody Batch request) {
         return hearing
                 .record(
                         person,
                         request.attempts().stream()
                                 .map(AttemptController::heard)
-                                .toList())
+                                .toList(),
+                        Optional.ofNullable(sentAt))
                 .stream()
                 .map(AttemptController::view)
                 .toList();
@@ -162,6 +175,7 @@ class AttemptController {
                 recorded.heard().attempt().milestoneId(),
                 recorded.heard().attempt().outcome(),
                 StandingView.of(recorded.standing()),
+                OutlookView.of(recorded.outlook()),
                 recorded.heard()
                         .deviceSaid()
                         .map(at -> at.atOffset(ZoneOffset.UTC))

@@ -24,6 +24,7 @@ import vividroster.core.progress.CriterionMark;
 import vividroster.core.progress.Evidence;
 import vividroster.core.progress.HeardMoment;
 import vividroster.core.progress.Outcome;
+import vividroster.core.progress.Outlook;
 import vividroster.core.progress.PassJudge;
 import vividroster.core.progress.Standing;
 import vividroster.core.roster.Reach;
@@ -87,15 +88,16 @@ public class Hearing {
             Optional<Instant> heardAt) {}
 
     /** An attempt that is on record, and where it leaves the student. */
-    public record Recorded(HeardAttempt heard, Standing standing) {}
+    public record Recorded(HeardAttempt heard, Standing standing, Outlook outlook) {}
 
     /**
      * Records attempts, all of them or none. Sending them again answers the same and records nothing.
      *
+     * @param sentAt when it was sent, by the clock of the device; empty where it does not say
      * @throws Problem when a student, class or milestone is not there, or the outcome does not fit the milestone
      */
     @Transactional
-    public List<Recorded> record(SignedIn person, List<Heard> heard) {
+    public List<Recorded> record(SignedIn person, List<Heard> heard, Optional<Instant> sentAt) {
         Map<UUID, Milestone> milestones = new HashMap<>();
         List<Recorded> recorded = new ArrayList<>();
         for (Heard one : heard) {
@@ -103,18 +105,19 @@ public class Hearing {
                     milestones.computeIfAbsent(one.milestoneId(), id -> library.milestone(person.programId(), id));
             Milestone seen =
                     asHeard(person.programId(), newest, one.milestoneVersion().orElse(newest.version()));
-            recorded.add(record(person, one, seen, newest));
+            recorded.add(record(person, one, sentAt, seen, newest));
         }
         return recorded;
     }
 
     /** @param milestone in the version that was seen when it was heard */
-    private Recorded record(SignedIn person, Heard heard, Milestone milestone, Milestone newest) {
+    private Recorded record(
+            SignedIn person, Heard heard, Optional<Instant> sentAt, Milestone milestone, Milestone newest) {
         UUID programId = person.programId();
         List<Seat> seats = rosters.seatsOf(programId, heard.studentId());
         Instant now = office.now(programId);
         Optional<Instant> said = heard.heardAt().map(Hearing::keptAs);
-        HeardMoment moment = HeardMoment.of(said, now, office.yearBegins(programId));
+        HeardMoment moment = HeardMoment.of(said, sentAt.map(Hearing::keptAs), now, office.yearBegins(programId));
         LocalDate heardOn = moment.at().atZone(office.zone(programId)).toLocalDate();
         Seat seat = seatIn(seats, heard.classId(), heardOn);
         Reach reach = reaches.of(person, heardOn);
@@ -288,7 +291,8 @@ public class Hearing {
 
     private Recorded recorded(UUID programId, List<Seat> seats, HeardAttempt heard, Milestone milestone) {
         Player player = new Player(heard.attempt().studentId(), heard.attempt().instrument());
-        return new Recorded(heard, progress.standing(programId, seats, player, milestone, office.today(programId)));
+        Progress.Position position = progress.position(programId, seats, player, milestone, office.today(programId));
+        return new Recorded(heard, position.standing(), position.outlook());
     }
 
     private Milestone asHeard(UUID programId, Milestone newest, int version) {

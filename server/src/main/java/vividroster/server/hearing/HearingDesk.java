@@ -17,6 +17,7 @@ import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Spelling;
+import vividroster.core.progress.Outlook;
 import vividroster.core.progress.Pressing;
 import vividroster.core.progress.Pressing.Asked;
 import vividroster.core.progress.Standing;
@@ -96,7 +97,8 @@ class HearingDesk {
             @Absent String writtenKey,
             @Absent Integer daysSinceHeard,
             @Absent CarriedView carried,
-            StandingView standing) {}
+            StandingView standing,
+            OutlookView outlook) {}
 
     /** What the check carries for this player's section. */
     record CarriedView(@Absent String line, String place, String pattern, String drill) {}
@@ -180,6 +182,7 @@ class HearingDesk {
                         .map(row -> playerView(
                                 row,
                                 sheet.standing(row.player(), milestoneId),
+                                sheet.outlook(row.player(), milestoneId),
                                 queue.lastHeardOn().get(row.student().id()),
                                 today,
                                 lines.get(lineId),
@@ -223,6 +226,7 @@ class HearingDesk {
     private PlayerView playerView(
             Seated row,
             Standing standing,
+            Outlook outlook,
             LocalDate lastHeardOn,
             LocalDate today,
             LineFacts line,
@@ -243,6 +247,7 @@ class HearingDesk {
                         : instrument.writtenKey(line.concertKey(), spelling).name(),
                 lastHeardOn == null ? null : (int) ChronoUnit.DAYS.between(lastHeardOn, today),
                 carried,
-                StandingView.of(standing));
+                StandingView.of(standing),
+                OutlookView.of(outlook));
     }
 }

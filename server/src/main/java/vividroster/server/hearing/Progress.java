@@ -22,6 +22,7 @@ import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.BeltLadder;
+import vividroster.core.progress.Outlook;
 import vividroster.core.progress.Pressing.Asked;
 import vividroster.core.progress.Standing;
 import vividroster.core.progress.Standings;
@@ -56,12 +57,26 @@ public class Progress {
      * @param milestones every milestone that is set, fills a belt or was asked for, by id in shelf order
      * @param assignments what is set for each player
      * @param standings of each player with each of the milestones; a belt that is set counts as passed when it is earned
+     * @param trails what the standings are told from, by student and milestone; pairs never heard are left out
+     * @param on the day
      */
     public record Sheet(
             Map<UUID, Milestone> milestones,
             List<Belt> belts,
             Map<Player, Map<UUID, Assignment>> assignments,
-            Map<Player, Map<UUID, Standing>> standings) {
+            Map<Player, Map<UUID, Standing>> standings,
+            Map<UUID, Map<UUID, Trail>> trails,
+            LocalDate on) {
+
+        /** What the next tries of a player with a milestone of this sheet, no belt, would mean. */
+        public Outlook outlook(Player player, UUID milestoneId) {
+            return Outlook.of(
+                    milestones.get(milestoneId),
+                    trails.getOrDefault(player.studentId(), Map.of()).getOrDefault(milestoneId, Trail.EMPTY),
+                    player.instrument(),
+                    terms(assigned(player).get(milestoneId)),
+                    on);
+        }
 
         public Standing standing(Player player, UUID milestoneId) {
             return standings.getOrDefault(player, Map.of()).getOrDefault(milestoneId, Standing.NOTHING);
@@ -183,7 +198,7 @@ public class Progress {
                             standing.put(belt.id(), beltStanding(belt, player, standing, assigned.get(belt.id()), on)));
             standings.put(player, standing);
         });
-        return new Sheet(milestones, belts, assignments, standings);
+        return new Sheet(milestones, belts, assignments, standings, trails, on);
     }
 
     /** Every milestone a student was ever heard with, and on which instruments; what was undone counts too. */
@@ -232,9 +247,12 @@ public class Progress {
         return wanted;
     }
 
+    /** Where one player stands with one milestone, and what the next tries would mean. */
+    public record Position(Standing standing, Outlook outlook) {}
+
     /** Where one player stands with one milestone. */
     @Transactional(readOnly = true)
-    public Standing standing(UUID programId, List<Seat> seats, Player player, Milestone milestone, LocalDate on) {
+    public Position position(UUID programId, List<Seat> seats, Player player, Milestone milestone, LocalDate on) {
         List<Belt> holding = library.belts(programId, Set.of(player.instrument())).stream()
                 .filter(belt -> belt.milestonesFor(player.instrument()).contains(milestone.id()))
                 .toList();
@@ -244,15 +262,14 @@ public class Progress {
         List<Seat> held = seats.stream()
                 .filter(seat -> seat.instrument().equals(player.instrument()))
                 .toList();
-        return Standings.of(
-                milestone,
-                trailQueries
-                        .find(programId, Map.of(player.studentId(), Set.of(milestone.id())))
-                        .getOrDefault(player.studentId(), Map.of())
-                        .getOrDefault(milestone.id(), Trail.EMPTY),
-                player.instrument(),
-                terms(book.assignments(held, on).get(milestone.id())),
-                on);
+        Trail trail = trailQueries
+                .find(programId, Map.of(player.studentId(), Set.of(milestone.id())))
+                .getOrDefault(player.studentId(), Map.of())
+                .getOrDefault(milestone.id(), Trail.EMPTY);
+        Terms terms = terms(book.assignments(held, on).get(milestone.id()));
+        return new Position(
+                Standings.of(milestone, trail, player.instrument(), terms, on),
+                Outlook.of(milestone, trail, player.instrument(), terms, on));
     }
 
     private static Terms terms(Assignment assignment) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.Test;
 import vividroster.formats.score.LineFileException;
 import vividroster.server.platform.Problem;
@@ -27,6 +28,35 @@ class ReadingGateTest {
                 .hasMessageStartingWith("Reading this takes longer");
         ended.await();
         assertThat(gate.read(() -> 2)).isEqualTo(2);
+        gate.destroy();
+    }
+
+    /** The processors have other things to do: the reading waits longer than its deadline, and has hardly worked. */
+    @Test
+    void whatOnlyWaitsForTheProcessorIsNotGivenUp() {
+        ReadingGate gate = new ReadingGate(1, Duration.ofSeconds(5), Duration.ofMillis(300));
+        assertThat(gate.read(() -> {
+                    Thread.sleep(700);
+                    return 1;
+                }))
+                .isEqualTo(1);
+        gate.destroy();
+    }
+
+    @Test
+    void whatReallyWorksTooLongIsGivenUpAtItsDeadline() {
+        ReadingGate gate = new ReadingGate(1, Duration.ofSeconds(5), Duration.ofMillis(100));
+        AtomicBoolean enough = new AtomicBoolean();
+        assertThatThrownBy(() -> gate.read(() -> {
+                    long spins = 0;
+                    while (!enough.get()) {
+                        spins++;
+                    }
+                    return spins;
+                }))
+                .isInstanceOf(Problem.class)
+                .hasMessageStartingWith("Reading this takes longer");
+        enough.set(true);
         gate.destroy();
     }
 
