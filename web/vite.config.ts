@@ -1,6 +1,7 @@
 import react from "@vitejs/plugin-react";
 import tailwindcss from "@tailwindcss/vite";
 import type { Plugin } from "vite";
+import { VitePWA } from "vite-plugin-pwa";
 import { defineConfig } from "vitest/config";
 
 const server = `http://127.0.0.1:${process.env.VIVID_API_PORT ?? "8080"}`;
@@ -39,6 +40,27 @@ export default defineConfig({
       "LibraryPage",
       "JumpBox",
     ]),
+    // The app itself is kept on the device; what it reads is kept by account, and never here.
+    VitePWA({
+      registerType: "prompt",
+      injectRegister: null,
+      manifest: {
+        name: "Vivid Roster",
+        short_name: "Vivid Roster",
+        description: "Order for whole sections, hear each student, know who passed.",
+        start_url: "/podium",
+        display: "standalone",
+        background_color: "#FCFAF5",
+        theme_color: "#20242C",
+        icons: [{ src: "/mark.svg", sizes: "any", type: "image/svg+xml", purpose: "any" }],
+      },
+      workbox: {
+        globPatterns: ["**/*.{js,css,html,svg,woff2}"],
+        maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+        navigateFallback: "/index.html",
+        navigateFallbackDenylist: [/^\/(api|actuator|v3)\//],
+      },
+    }),
   ],
   build: {
     rolldownOptions: {

@@ -1,4 +1,5 @@
 import type { Address } from "./at";
+import { reach } from "./reach";
 
 /** An answer of the server that says what is wrong, in a sentence, and for input which field. */
 export class Problem extends Error {
@@ -17,6 +18,13 @@ export class Unreachable extends Error {
     super("The server cannot be reached at the moment.");
   }
 }
+
+/** A proxy, or the server itself without its database, says that it is away. */
+const awayStatus: readonly number[] = [502, 503, 504];
+
+/** Whether it failed since the server or its database is away, so that the same may go well later. */
+export const isAway = (error: unknown): boolean =>
+  error instanceof Unreachable || (error instanceof Problem && awayStatus.includes(error.status));
 
 const token = () => /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? "";
 
@@ -37,8 +45,10 @@ async function request(method: string, path: string, { body, type, said }: Sent 
   try {
     response = await fetch(path, { method, headers, body, credentials: "same-origin" });
   } catch {
+    reach.found(false);
     throw new Unreachable();
   }
+  reach.found(!awayStatus.includes(response.status));
   if (response.ok) return response;
   const problem = (await response.json().catch(() => ({}))) as { detail?: string; field?: string };
   throw new Problem(

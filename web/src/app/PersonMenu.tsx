@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState, useSyncExternalStore } from "react";
 import { remove } from "../api/http";
 import type { Me } from "../api/types";
+import { keptReads } from "./kept/client";
 import { outbox } from "../features/hear/outbox";
 import { roleNames } from "./role";
 import { SignOutWaiting } from "./SignOutWaiting";
@@ -35,8 +36,9 @@ export function PersonMenu({
   const [theme, setCurrent] = useState(currentTheme);
   const signOut = useMutation({
     mutationFn: () => remove(at("/api/session")),
-    onSettled: () => {
+    onSettled: async () => {
       client.clear();
+      await keptReads.clear();
       window.location.assign("/");
     },
   });

@@ -7,11 +7,13 @@ import { Kbd } from "../ui/parts";
 import { KeysHelp } from "./KeysHelp";
 import { placesOf } from "./places";
 import { JumpWaiting } from "./JumpWaiting";
+import { Notices } from "./Notices";
 import { OwnPassword } from "./OwnPassword";
 import { page } from "./page";
 import { PersonMenu } from "./PersonMenu";
 import { scopeSearch, useScope } from "./scope";
 import { ScoreRail } from "./ScoreRail";
+import { useDayKept } from "./useDayKept";
 import { useKeys } from "./useKeys";
 import { WaitingMarks } from "./WaitingMarks";
 import { WeekLabel, WeekRibbon } from "./WeekRibbon";
@@ -32,6 +34,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
   const [railOpenAt, setRailOpenAt] = useState<string>();
   const railOpen = railOpenAt === location.key;
   useKeys({ "/": () => setJumping(true), "?": () => setHelping(true) });
+  useDayKept(me.today);
   const kept = scopeSearch(search, {});
   return (
     <div
@@ -76,6 +79,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
           ))}
         </nav>
         <div className="ml-auto flex items-center gap-2.5">
+          <Notices />
           <WaitingMarks />
           <button
             type="button"

@@ -1,3 +1,4 @@
+import { reach } from "../api/reach";
 import { lazy, type ComponentType } from "react";
 
 const mark = "vivid-loaded-anew";
@@ -18,7 +19,8 @@ export function page<C extends ComponentType<any>>(
       kept.removeItem(mark);
       return { default: screen };
     } catch (error) {
-      if (kept.getItem(mark)) throw error;
+      // Away from the server there is no newer version to load, and what is on the screen would be lost.
+      if (kept.getItem(mark) || reach.isAway() || !navigator.onLine) throw error;
       kept.setItem(mark, "yes");
       reload();
       return new Promise<never>(() => undefined);

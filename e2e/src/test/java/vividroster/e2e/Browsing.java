@@ -9,6 +9,7 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -77,8 +78,18 @@ final class Browsing {
     }
 
     static Seat open(RunningServer server, Screen screen) {
+        return open(server, screen, ServiceWorkerPolicy.BLOCK);
+    }
+
+    /** A browser that keeps the app itself, as it does over https or on the machine itself. */
+    static Seat openKeeping(RunningServer server, Screen screen) {
+        return open(server, screen, ServiceWorkerPolicy.ALLOW);
+    }
+
+    private static Seat open(RunningServer server, Screen screen, ServiceWorkerPolicy workers) {
         BrowserContext context = BROWSERS.get()
                 .newContext(new Browser.NewContextOptions()
+                        .setServiceWorkers(workers)
                         .setBaseURL(server.address())
                         .setViewportSize(screen.width, screen.height)
                         .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));

@@ -14,10 +14,12 @@ public final class RunningServer implements AutoCloseable {
 
     private final Database database;
     private final ConfigurableApplicationContext context;
+    private final int port;
 
     private RunningServer(Database database, ConfigurableApplicationContext context) {
         this.database = database;
         this.context = context;
+        this.port = Integer.parseInt(context.getEnvironment().getRequiredProperty("local.server.port"));
     }
 
     /** One application for all tests of this JVM, with the demo. Tests that change things open a {@link School}. */
@@ -30,9 +32,18 @@ public final class RunningServer implements AutoCloseable {
 
     /** @param demo "yes" fills an empty database with the demo, "no" with an empty programme */
     public static RunningServer start(Database database, String demo) {
+        return start(database, demo, 0);
+    }
+
+    /** Another one over the same database where this one was, which must be closed. */
+    public RunningServer again() {
+        return start(database, "no", port);
+    }
+
+    private static RunningServer start(Database database, String demo, int port) {
         List<String> settings = new ArrayList<>(settings(database));
         settings.add("--vivid.demo=" + demo);
-        settings.add("--server.port=0");
+        settings.add("--server.port=" + port);
         // Hundreds of tests sign in; what a check costs is measured by the bench.
         settings.add("--vivid.password-strength=" + System.getProperty("vivid.password-strength", "4"));
         SpringApplication application = new SpringApplication(VividRosterApplication.class, CountedStatements.class);
@@ -49,7 +60,7 @@ public final class RunningServer implements AutoCloseable {
     }
 
     public String address() {
-        return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+        return "http://127.0.0.1:" + port;
     }
 
     public Database database() {

@@ -105,6 +105,10 @@ public final class School {
         return word + "-director";
     }
 
+    public String assistantName() {
+        return word + "-assistant";
+    }
+
     /** Where its server is. */
     public String address() {
         return server.address();
@@ -120,7 +124,7 @@ public final class School {
     }
 
     public ApiClient assistant() {
-        return server.visitor().signIn(word + "-assistant", PASSWORD);
+        return server.visitor().signIn(assistantName(), PASSWORD);
     }
 
     /** A coach of these sections. */
