@@ -151,3 +151,5 @@ export type SectionForecast = Schemas["SectionForecastView"];
 export type LaidPlan = Schemas["LaidView"];
 export type LongLook = Schemas["LookView"];
 export type FingerPattern = Schemas["FingerPatternView"];
+export type AbsenceList = Schemas["AbsenceList"];
+export type NoteAbsence = Schemas["NoteAbsence"];

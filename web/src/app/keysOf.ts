@@ -19,12 +19,15 @@ const hearing: Keys = [
   [["U"], "undo the last mark"],
   [["↑", "↓"], "student before, student after"],
   [["S"], "whole section at once, and back"],
+  [["L"], "the list of who is away"],
 ];
 
 const grid: Keys = [
   [["1", "–", "9"], "whole section at once: mark the fault of the student outlined"],
   [["←", "→"], "criterion before, criterion after"],
 ];
+
+const podium: Keys = [[["1", "–", "9"], "the list of who is away in that class"]];
 
 const season: Keys = [
   [["P"], "propose a plan"],
@@ -63,6 +66,7 @@ const line: Keys = [[["V"], "notes, with names, fingerings, syllables or bowing,
 export function keysOf(path: string): Keys {
   if (/^\/hear\/(?!partners)[^/]+$/.test(path)) return [...hearing, ...grid, ...everywhere];
   if (/^\/library\/lines\/[^/]+$/.test(path)) return [...line, ...everywhere];
+  if (path === "/podium") return [...podium, ...everywhere];
   if (path === "/podium/warm-up") return [...played, ...everywhere];
   if (path === "/season/proposal") return [...proposal, ...everywhere];
   if (path === "/season/sheet") return [[["B"], "the week on the board"], ...everywhere];

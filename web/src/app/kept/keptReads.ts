@@ -12,7 +12,7 @@ const kept: Readonly<Record<string, readonly string[] | "all">> = {
   instruments: "all",
   run: "all",
   roster: ["classes"],
-  progress: ["rail", "podium", "choices", "variants", "helped", "measured"],
+  progress: ["rail", "podium", "choices", "variants", "helped", "measured", "absences"],
   library: ["line", "check"],
 };
 

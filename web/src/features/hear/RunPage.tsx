@@ -3,9 +3,11 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Run } from "../../api/types";
 import { scopeSearch, useScope } from "../../app/scope";
+import { meQuery } from "../../app/queries";
 import { useKeys } from "../../app/useKeys";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { useScopeName } from "../../app/useScopeName";
+import { AwayList } from "../attendance/AwayList";
 import { runQuery } from "./hear.queries";
 import { CheckGrid } from "./CheckGrid";
 import { milestoneName } from "./HearPage";
@@ -31,7 +33,10 @@ function LiveRun({ run }: { run: Run }) {
   const { search } = useScope();
   const [atOnce, setAtOnce] = useState(false);
   const live = useRun(run);
-  useKeys({ s: () => setAtOnce((on) => !on), u: live.undo });
+  const { scope } = useScope();
+  const me = useQuery(meQuery);
+  const [takingAway, setTakingAway] = useState(false);
+  useKeys({ s: () => setAtOnce((on) => !on), u: live.undo, l: () => setTakingAway(true) });
   if (run.players.length === 0) {
     return (
       <>
@@ -45,7 +50,12 @@ function LiveRun({ run }: { run: Run }) {
   }
   return (
     <div className="grid gap-x-[22px] gap-y-4 md:grid-cols-[232px_minmax(0,1fr)] md:min-h-[calc(100vh-140px)]">
-      <RunQueue run={run} live={live} name={name} />
+      <RunQueue
+        run={run}
+        live={live}
+        name={name}
+        onAway={scope.classId ? () => setTakingAway(true) : undefined}
+      />
       <section
         aria-label="Desk"
         className="flex min-w-0 flex-col md:border-l-[1.5px] md:border-[var(--hairline)] md:pl-[22px]"
@@ -58,6 +68,15 @@ function LiveRun({ run }: { run: Run }) {
           <RunDesk run={run} live={live} onAtOnce={() => setAtOnce(true)} />
         )}
       </section>
+      {takingAway && scope.classId && me.data && (
+        <AwayList
+          classId={scope.classId}
+          className={name}
+          on={me.data.today}
+          onClose={() => setTakingAway(false)}
+          onNote={(studentId, away) => live.noteAway(studentId, away)}
+        />
+      )}
     </div>
   );
 }

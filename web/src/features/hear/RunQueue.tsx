@@ -1,9 +1,11 @@
 import clsx from "clsx";
 import type { Run } from "../../api/types";
 import { duration } from "../../app/days";
+import { Kbd } from "../../ui/parts";
 import { ProgressMark } from "../../ui/ProgressMark";
 import { milestoneName } from "./HearPage";
 import type { Press } from "./ahead";
+import { NotCalled } from "./NotCalled";
 import { isSetForNobody, outcomeWords } from "./run";
 import type { useRun } from "./useRun";
 import { counted } from "../../ui/words";
@@ -12,10 +14,12 @@ interface Props {
   run: Run;
   live: ReturnType<typeof useRun>;
   name: string;
+  /** Opens the list of who is away; undefined where the run spans classes. */
+  onAway: (() => void) | undefined;
 }
 
 /** Who is left, in fair order, with the minutes it takes; and who was heard in this run. */
-export function RunQueue({ run, live, name }: Props) {
+export function RunQueue({ run, live, name, onAway }: Props) {
   const { queue, made } = live.state;
   const players = new Map(run.players.map((player) => [player.studentId, player]));
   const total = queue.length + made.length;
@@ -65,6 +69,12 @@ export function RunQueue({ run, live, name }: Props) {
           );
         })}
       </ol>
+      {onAway && (
+        <button type="button" className="small soft mt-2 px-2" onClick={onAway}>
+          <Kbd>L</Kbd> who is away
+        </button>
+      )}
+      <NotCalled players={run.players} live={live} />
       {made.length > 0 && (
         <>
           <h2 className="small soft hairline mt-3 mb-1 border-t-[1.5px] px-2 pt-2.5 font-sans font-normal tracking-normal">

@@ -59,6 +59,14 @@ describe("a hearing run", () => {
     expect(runReducer(record(started, "ana"), { type: "start", run }).queue).toEqual(["bo", "cy"]);
   });
 
+  it("leaves out who is away, and calls last who came after all", () => {
+    const away = runReducer(started, { type: "away", studentId: "ana", away: true });
+    expect(away.queue).toEqual(["bo", "cy"]);
+    const back = runReducer(away, { type: "away", studentId: "ana", away: false });
+    expect(back.queue).toEqual(["bo", "cy", "ana"]);
+    expect(runReducer(back, { type: "away", studentId: "ana", away: false })).toBe(back);
+  });
+
   it("goes to whoever is chosen, and around in both directions", () => {
     expect(runReducer(started, { type: "choose", studentId: "cy" }).queue).toEqual(["cy", "ana", "bo"]);
     expect(runReducer(started, { type: "move", step: 1 }).queue).toEqual(["bo", "cy", "ana"]);

@@ -16,6 +16,7 @@ export type RunAction =
   | { type: "start"; run: Run }
   | { type: "record"; press: Press; stays?: boolean }
   | { type: "leave"; attemptId: string; studentId: string }
+  | { type: "away"; studentId: string; away: boolean }
   | { type: "undo" }
   | { type: "choose"; studentId: string }
   | { type: "move"; step: 1 | -1 }
@@ -42,6 +43,17 @@ export function runReducer(state: RunState, action: RunAction): RunState {
       // The answer may come after the mark was undone: then the student is to be heard again and stays.
       if (!state.made.some((made) => made.attemptId === action.attemptId)) return state;
       return { ...state, queue: state.queue.filter((id) => id !== action.studentId) };
+    case "away":
+      if (!action.away) {
+        return state.queue.includes(action.studentId)
+          ? state
+          : { ...state, queue: [...state.queue, action.studentId] };
+      }
+      return {
+        ...state,
+        ...(state.queue[0] === action.studentId ? fresh : {}),
+        queue: state.queue.filter((id) => id !== action.studentId),
+      };
     case "undo": {
       const last = state.made.at(-1);
       if (!last) return state;

@@ -1,3 +1,4 @@
+import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useReducer, useRef, useState } from "react";
 import { v7 as newId } from "uuid";
 import type { AttemptRequest, Evidence, Outcome, Player, Run } from "../../api/types";
@@ -11,6 +12,8 @@ import {
   withoutAnswer,
   type Press,
 } from "./ahead";
+import { meQuery } from "../../app/queries";
+import { noteAway } from "../attendance/noteAway";
 import { outbox } from "./outbox";
 import { emptyRun, isCounted, marksToSend, outcomeWords, runReducer } from "./run";
 
@@ -24,11 +27,14 @@ export type Beside = Partial<Excuse> & { note?: string };
 
 /** A hearing run: who is next, what was marked, and where each mark left the student. */
 export function useRun(run: Run) {
+  const today = useQuery(meQuery).data?.today ?? "";
   const [state, dispatch] = useReducer(
     runReducer,
     runReducer(emptyRun, { type: "start", run: withoutWaiting(run) }),
   );
   const [answers, setAnswers] = useState(() => firstAnswers(run.players));
+  /** Whom the list has as away, or not any more, since the run began. */
+  const [away, setAway] = useState<ReadonlyMap<string, boolean>>(new Map());
   /** Their answers may come after they were undone, and say what is no longer so. */
   const undone = useRef(new Set<string>());
   const standings = useMemo(() => standingsOf(answers, state.made), [answers, state.made]);
@@ -64,6 +70,12 @@ export function useRun(run: Run) {
     counted: isCounted(run.milestone, marks, outcome),
   });
 
+  /** Who plays is there, whatever the list says. */
+  const cameLate = (player: Player) => {
+    noteAway(player, today, false);
+    setAway((known) => new Map(known).set(player.studentId, false));
+  };
+
   const record = (player: Player, outcome: Outcome, evidence: Evidence, beside: Beside = {}) => {
     const made = {
       ...attempt(player, outcome, evidence, marksToSend(run.milestone, state.marks, outcome)),
@@ -76,6 +88,8 @@ export function useRun(run: Run) {
       attempts: [made],
     });
     const press = pressOf(made);
+    if (press.outcome === "ABSENT") setAway((known) => new Map(known).set(player.studentId, true));
+    else if (away.get(player.studentId) ?? player.leftOut === "ABSENT") cameLate(player);
     const after = [...state.made, press];
     const stays = staysForAnotherTry(answers, after, visitOf(after, player.studentId));
     dispatch({ type: "record", press, stays });
@@ -115,7 +129,14 @@ export function useRun(run: Run) {
     dispatch({ type: "undo" });
   };
 
-  return { state, dispatch, standings, record, recordSection, undo };
+  /** Who is known to be away; noted elsewhere. */
+  const seeAway = (studentId: string, gone: boolean) => {
+    if (!run.players.some((player) => player.studentId === studentId)) return;
+    dispatch({ type: "away", studentId, away: gone });
+    setAway((known) => new Map(known).set(studentId, gone));
+  };
+
+  return { state, dispatch, standings, record, recordSection, undo, noteAway: seeAway };
 }
 
 /** A run without those whose mark waits to be sent: they were heard, although the server does not know yet. */

@@ -1,21 +1,28 @@
 import { Ear } from "lucide-react";
-import type { ReactNode } from "react";
+import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 import type { PodiumClass } from "../../api/types";
 import { duration, weekday } from "../../app/days";
 import { StudentName } from "../../app/StudentName";
 import { OpenWith } from "./OpenWith";
 import { familyHue, scopeSearch, tutti, useScope } from "../../app/scope";
+import { useKeys } from "../../app/useKeys";
+import { Kbd } from "../../ui/parts";
 import { counted } from "../../ui/words";
+import { AwayList } from "../attendance/AwayList";
 
 interface Props {
   podiumClass: PodiumClass;
   day: string;
+  /** Its place in the day, from 1; the key that opens its list of who is away. */
+  number: number;
 }
 
 /** One class of the day: its sections, what is taught, whom to hear and who needs looking after. */
-export function PodiumColumn({ podiumClass: c, day }: Props) {
+export function PodiumColumn({ podiumClass: c, day, number }: Props) {
   const { search, week } = useScope();
+  const [takingAway, setTakingAway] = useState(false);
+  useKeys({ [String(number)]: () => setTakingAway(true) });
   const inClass = (change: Parameters<typeof scopeSearch>[1] = {}) =>
     scopeSearch(search, { ...tutti, class: c.classId, ...change });
   return (
@@ -33,6 +40,12 @@ export function PodiumColumn({ podiumClass: c, day }: Props) {
           </Link>
         </h2>
         <SectionBars sections={c.sections} students={c.students} />
+        <button type="button" className="small soft mt-1" onClick={() => setTakingAway(true)}>
+          <Kbd>{number}</Kbd> {c.away > 0 ? `${c.away} away` : "who is away?"}
+        </button>
+        {takingAway && (
+          <AwayList classId={c.classId} className={c.name} on={day} onClose={() => setTakingAway(false)} />
+        )}
       </header>
       {c.pain.length > 0 && (
         <Part name="Pain reported, not followed up">

@@ -66,8 +66,8 @@ export function PodiumPage() {
         </div>
       )}
       <div className="grid gap-x-0 gap-y-6 sm:grid-cols-2 xl:grid-cols-4">
-        {classes.map((c) => (
-          <PodiumColumn key={c.classId} podiumClass={c} day={day} />
+        {classes.map((c, i) => (
+          <PodiumColumn key={c.classId} podiumClass={c} day={day} number={i + 1} />
         ))}
       </div>
     </>

@@ -34,8 +34,8 @@ public record HearingQueue(List<UUID> order, Map<UUID, LeftOut> leftOut) {
         PASSED,
         /** Waived, or excused today. */
         EXCUSED,
-        /** Reported and not followed up: the student does not play this instrument until somebody has asked. */
-        PAIN,
+        /** Pain was reported on this instrument and not followed up: the student rests until somebody has asked. */
+        RESTING,
         ABSENT,
         /** A retry needs a day between, unless the rule counts tries. */
         TRIED_TODAY
@@ -158,7 +158,7 @@ public record HearingQueue(List<UUID> order, Map<UUID, LeftOut> leftOut) {
             return call.kept();
         }
         if (candidate.inPain()) {
-            return Optional.of(LeftOut.PAIN);
+            return Optional.of(LeftOut.RESTING);
         }
         if (candidate.absent() || call.absentToday()) {
             return Optional.of(LeftOut.ABSENT);

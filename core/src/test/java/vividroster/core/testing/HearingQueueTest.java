@@ -133,7 +133,7 @@ class HearingQueueTest {
                         new Candidate(away, OPEN, Optional.empty(), false, true, false)),
                 Policy.DEFAULT);
         assertThat(queue.order()).isEmpty();
-        assertThat(queue.leftOut()).containsEntry(hurt, LeftOut.PAIN).containsEntry(away, LeftOut.ABSENT);
+        assertThat(queue.leftOut()).containsEntry(hurt, LeftOut.RESTING).containsEntry(away, LeftOut.ABSENT);
     }
 
     @Test

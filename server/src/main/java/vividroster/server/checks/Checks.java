@@ -28,6 +28,7 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Spelling;
+import vividroster.core.testing.HearingQueue;
 import vividroster.formats.checks.CheckLibraryFile;
 import vividroster.server.checks.CheckQueries.CheckRow;
 import vividroster.server.library.Library;
@@ -131,6 +132,13 @@ public class Checks implements WordedCriteria {
                 .map(TechniqueCheck::syllables)
                 .orElse(Map.of());
         return one && !said.isEmpty() ? Map.of(NEUTRAL, said.get(NEUTRAL)) : said;
+    }
+
+    /** Who is called in a hearing run, where programmes differ. */
+    @Transactional(readOnly = true)
+    public HearingQueue.Policy calling(UUID programId) {
+        SchoolChoices choices = choices(programId);
+        return new HearingQueue.Policy(choices.of(Schools.READY_FIRST), choices.of(Schools.AGAIN_THE_SAME_DAY));
     }
 
     /** How keys of six signs are written in a programme. */

@@ -56,6 +56,9 @@ public final class Schools {
 
     public static final School<Double> FERMATA_PLAYED = School.amount("fermata-played");
 
+    public static final School<Boolean> READY_FIRST = School.whether("calling-order", "ready-first", "longest-unheard");
+    public static final School<Boolean> AGAIN_THE_SAME_DAY = School.whether("same-day", "again", "day-between");
+
     /** Rewords the checks for the tongue too. */
     static final School<Boolean> ONE_SYLLABLE = School.whether("articulation-words", "one-syllable", "by-style");
 
@@ -82,7 +85,9 @@ public final class Schools {
             TEMPO_WITHOUT_MARK,
             FERMATA_COUNTED,
             FERMATA_PLAYED,
-            ONE_SYLLABLE);
+            ONE_SYLLABLE,
+            READY_FIRST,
+            AGAIN_THE_SAME_DAY);
 
     private Schools() {}
 

@@ -30,6 +30,7 @@ import vividroster.core.progress.Standing;
 import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
 import vividroster.server.account.Reaches;
+import vividroster.server.attendance.Absences;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Problem;
@@ -47,6 +48,7 @@ public class Hearing {
     private final Office office;
     private final Reaches reaches;
     private final InstrumentCatalog catalog;
+    private final Absences absences;
 
     Hearing(
             AttemptQueries queries,
@@ -55,7 +57,9 @@ public class Hearing {
             Rosters rosters,
             Office office,
             Reaches reaches,
-            InstrumentCatalog catalog) {
+            InstrumentCatalog catalog,
+            Absences absences) {
+        this.absences = absences;
         this.reaches = reaches;
         this.catalog = catalog;
         this.queries = queries;
@@ -156,6 +160,8 @@ public class Hearing {
                 reach.isSubstitute());
         if (!queries.insert(programId, attempt)) {
             attempt = sameAsRecorded(programId, attempt, said);
+        } else if (outcome == Outcome.ABSENT) {
+            absences.called(programId, heard.classId(), heard.studentId(), heardOn, person.accountId());
         }
         return recorded(programId, seats, attempt, newest);
     }
@@ -255,6 +261,8 @@ public class Hearing {
                         "This attempt was corrected already. Look at the student's folder for what stands.");
             }
             correction = sameAsRecorded(programId, correction, Optional.empty());
+        } else if (old.outcome() == Outcome.ABSENT && outcome != Outcome.ABSENT) {
+            absences.thereAfterAll(programId, old.classId(), old.studentId(), old.heardOn());
         }
         return recorded(programId, rosters.seatsOf(programId, old.studentId()), correction, newest);
     }

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,6 +25,8 @@ import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
 import vividroster.core.season.MilestoneOrder;
+import vividroster.core.testing.HearingQueue.LeftOut;
+import vividroster.server.attendance.Absences;
 import vividroster.server.checks.Checks;
 import vividroster.server.hearing.HearingRuns.Queue;
 import vividroster.server.hearing.HearingRuns.Seated;
@@ -41,6 +42,7 @@ import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
+import vividroster.server.wellbeing.PainReports;
 
 /** What a director needs to hear a section: what can be heard, and whom with it. */
 @Service
@@ -54,6 +56,8 @@ class HearingDesk {
     private final Orders orders;
     private final Checks checks;
     private final InstrumentCatalog catalog;
+    private final Absences absences;
+    private final PainReports pain;
 
     HearingDesk(
             Rosters rosters,
@@ -63,7 +67,11 @@ class HearingDesk {
             Office office,
             Orders orders,
             Checks checks,
-            InstrumentCatalog catalog) {
+            InstrumentCatalog catalog,
+            Absences absences,
+            PainReports pain) {
+        this.absences = absences;
+        this.pain = pain;
         this.rosters = rosters;
         this.progress = progress;
         this.runs = runs;
@@ -85,7 +93,10 @@ class HearingDesk {
             int passed,
             int asked) {}
 
-    /** @param writtenKey the key this instrument reads; absent where there is no line */
+    /**
+     * @param writtenKey the key this instrument reads; absent where there is no line
+     * @param leftOut why the student is not called; absent for those in the queue
+     */
     record PlayerView(
             UUID studentId,
             String name,
@@ -97,6 +108,7 @@ class HearingDesk {
             @Absent String writtenKey,
             @Absent Integer daysSinceHeard,
             @Absent CarriedView carried,
+            @Absent LeftOut leftOut,
             StandingView standing,
             OutlookView outlook) {}
 
@@ -104,7 +116,7 @@ class HearingDesk {
     record CarriedView(@Absent String line, String place, String pattern, String drill) {}
 
     /**
-     * @param queue whom to hear, in fair order: those for whom it is set and still open
+     * @param queue whom to hear, in fair order
      * @param players everybody in the scope who can take it, in score order
      */
     record RunView(
@@ -157,9 +169,13 @@ class HearingDesk {
                 .filter(row -> milestone.isFor(row.seat().instrument()))
                 .toList();
         Sheet sheet = progress.sheet(programId, Question.of(seats, today, milestoneId));
-        Queue queue = runs.queue(programId, rows, today);
-        Map<UUID, Seated> byStudent =
-                rows.stream().collect(Collectors.toMap(row -> row.student().id(), Function.identity()));
+        Queue queue = runs.queue(
+                programId,
+                rows,
+                milestone,
+                sheet,
+                absences.on(programId, classesOf(rows), today),
+                resting(programId, rows));
         Map<UUID, String> classNames =
                 rosters.classes(programId).stream().collect(Collectors.toMap(SchoolClass::id, SchoolClass::name));
         Map<UUID, TestFacts> tests = library.tests(programId, List.of(milestoneId));
@@ -174,15 +190,13 @@ class HearingDesk {
                 worded(programId, MilestoneView.of(milestone, lines, tests, library.books(programId))),
                 (int) runs.perStudent(programId, milestone).toSeconds(),
                 runs.countInMeasures(programId),
-                queue.order().stream()
-                        .filter(id -> sheet.standing(byStudent.get(id).player(), milestoneId)
-                                .isOpen())
-                        .toList(),
+                queue.called().order(),
                 rows.stream()
                         .map(row -> playerView(
                                 row,
                                 sheet.standing(row.player(), milestoneId),
                                 sheet.outlook(row.player(), milestoneId),
+                                queue.called().leftOut().get(row.student().id()),
                                 queue.lastHeardOn().get(row.student().id()),
                                 today,
                                 lines.get(lineId),
@@ -190,6 +204,17 @@ class HearingDesk {
                                 carried(reaching, row.seat(), carriedLines),
                                 classNames))
                         .toList());
+    }
+
+    private static Set<UUID> classesOf(List<Seated> rows) {
+        return rows.stream().map(row -> row.seat().classId()).collect(Collectors.toSet());
+    }
+
+    /** Whoever reported pain on an instrument and was not asked since. */
+    private Set<Player> resting(UUID programId, List<Seated> rows) {
+        return pain.open(programId, rows.stream().map(row -> row.student().id()).toList()).stream()
+                .map(report -> new Player(report.studentId(), report.instrument()))
+                .collect(Collectors.toSet());
     }
 
     /** A check as the programme's schools word it. */
@@ -227,6 +252,7 @@ class HearingDesk {
             Seated row,
             Standing standing,
             Outlook outlook,
+            LeftOut leftOut,
             LocalDate lastHeardOn,
             LocalDate today,
             LineFacts line,
@@ -247,6 +273,7 @@ class HearingDesk {
                         : instrument.writtenKey(line.concertKey(), spelling).name(),
                 lastHeardOn == null ? null : (int) ChronoUnit.DAYS.between(lastHeardOn, today),
                 carried,
+                leftOut,
                 StandingView.of(standing),
                 OutlookView.of(outlook));
     }

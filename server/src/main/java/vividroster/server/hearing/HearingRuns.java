@@ -20,8 +20,10 @@ import vividroster.core.progress.AttemptLedger;
 import vividroster.core.progress.Trail;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
-import vividroster.core.testing.FairOrder;
+import vividroster.core.testing.HearingQueue;
 import vividroster.core.testing.HearingTime;
+import vividroster.server.checks.Checks;
+import vividroster.server.hearing.Progress.Sheet;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.library.TestFacts;
@@ -43,6 +45,7 @@ public class HearingRuns {
     private final InstrumentCatalog catalog;
     private final HearingTime time;
     private final LineTimes lineTimes;
+    private final Checks checks;
 
     HearingRuns(
             AttemptQueries queries,
@@ -51,7 +54,9 @@ public class HearingRuns {
             Library library,
             InstrumentCatalog catalog,
             HearingTime time,
-            LineTimes lineTimes) {
+            LineTimes lineTimes,
+            Checks checks) {
+        this.checks = checks;
         this.lineTimes = lineTimes;
         this.queries = queries;
         this.trails = trails;
@@ -111,19 +116,42 @@ public class HearingRuns {
     }
 
     /** @param lastHeardOn last day each student played for anyone, students never heard left out */
-    public record Queue(List<UUID> order, Map<UUID, LocalDate> lastHeardOn) {}
+    public record Queue(HearingQueue called, Map<UUID, LocalDate> lastHeardOn) {}
 
+    /**
+     * Who is called with a milestone.
+     *
+     * @param away students away today, by class
+     * @param resting who does not play the instrument for now
+     */
     @Transactional(readOnly = true)
-    public Queue queue(UUID programId, List<Seated> inSeating, LocalDate on) {
+    public Queue queue(
+            UUID programId,
+            List<Seated> inSeating,
+            Milestone milestone,
+            Sheet sheet,
+            Map<UUID, Set<UUID>> away,
+            Set<Player> resting) {
         List<UUID> ids = inSeating.stream().map(s -> s.student().id()).toList();
         Map<UUID, List<Trail>> ofStudents = trails.findAll(programId, ids);
-        Map<UUID, LocalDate> lastHeard = lastHeard(ofStudents, on);
-        Optional<UUID> firstLastTime = firstOfLastRun(programId, ofStudents, on);
-        List<UUID> order = FairOrder.of(ids.stream()
-                .map(id -> new FairOrder.Candidate(
-                        id, Optional.ofNullable(lastHeard.get(id)), firstLastTime.equals(Optional.of(id))))
-                .toList());
-        return new Queue(order, lastHeard);
+        Map<UUID, LocalDate> lastHeard = lastHeard(ofStudents, sheet.on());
+        Optional<UUID> firstLastTime = firstOfLastRun(programId, ofStudents, sheet.on());
+        return new Queue(
+                HearingQueue.of(
+                        inSeating.stream()
+                                .map(seated -> new HearingQueue.Candidate(
+                                        seated.student().id(),
+                                        sheet.call(seated.player(), milestone.id()),
+                                        Optional.ofNullable(
+                                                lastHeard.get(seated.student().id())),
+                                        firstLastTime.equals(
+                                                Optional.of(seated.student().id())),
+                                        away.getOrDefault(seated.seat().classId(), Set.of())
+                                                .contains(seated.student().id()),
+                                        resting.contains(seated.player())))
+                                .toList(),
+                        checks.calling(programId)),
+                lastHeard);
     }
 
     private static Map<UUID, LocalDate> lastHeard(Map<UUID, List<Trail>> trails, LocalDate on) {

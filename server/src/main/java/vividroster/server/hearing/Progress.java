@@ -32,6 +32,7 @@ import vividroster.core.roster.Seat;
 import vividroster.core.season.Assignment;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.OrderBook;
+import vividroster.core.testing.HearingQueue.Call;
 import vividroster.server.library.Library;
 import vividroster.server.orders.Orders;
 
@@ -75,6 +76,16 @@ public class Progress {
                     trails.getOrDefault(player.studentId(), Map.of()).getOrDefault(milestoneId, Trail.EMPTY),
                     player.instrument(),
                     terms(assigned(player).get(milestoneId)),
+                    on);
+        }
+
+        /** What a run with a milestone of this sheet, no belt, needs to know of a player. */
+        public Call call(Player player, UUID milestoneId) {
+            return Call.of(
+                    milestones.get(milestoneId),
+                    standing(player, milestoneId),
+                    trails.getOrDefault(player.studentId(), Map.of()).getOrDefault(milestoneId, Trail.EMPTY),
+                    player.instrument(),
                     on);
         }
 

@@ -33,6 +33,7 @@ import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
+import vividroster.server.attendance.Absences;
 import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.Progress;
@@ -62,6 +63,7 @@ class Podiums {
     private final PainReports painReports;
     private final StudentVariants variants;
     private final Fits fits;
+    private final Absences absences;
 
     Podiums(
             Progress progress,
@@ -72,7 +74,9 @@ class Podiums {
             InstrumentCatalog catalog,
             PainReports painReports,
             StudentVariants variants,
-            Fits fits) {
+            Fits fits,
+            Absences absences) {
+        this.absences = absences;
         this.progress = progress;
         this.runs = runs;
         this.rosters = rosters;
@@ -109,7 +113,7 @@ class Podiums {
             @Absent String concertKey,
             int asked) {}
 
-    /** @param seconds to hear everybody still open */
+    /** @param open students who are there and still have to play it; seconds to hear them all */
     record HearView(
             UUID milestoneId,
             MilestoneKind kind,
@@ -130,7 +134,10 @@ class Podiums {
     /** @param studentId whose variant or fit is to be looked at again */
     record DueReview(UUID studentId, String name, String what, LocalDate reviewOn, boolean overdue) {}
 
-    /** @param moreToHear how many more there are than shown, as the other two */
+    /**
+     * @param away students who are not there on that day
+     * @param moreToHear how many more there are than shown, as the other two
+     */
     record PodiumClass(
             UUID classId,
             String name,
@@ -139,6 +146,7 @@ class Podiums {
             int period,
             int minutes,
             int students,
+            int away,
             List<SectionView> sections,
             List<TeachView> teach,
             List<HearView> hear,
@@ -191,6 +199,14 @@ class Podiums {
     /** What one class of the day is drawn from. @param asked what is set for anybody in it, in shelf order */
     private record OfClass(MeetingClass meeting, List<Seated> rows, List<Asked> asked, Capped<Pressed> toHear) {
 
+        /** Students who are there and still have to play it. */
+        int openHere(Sheet sheet, UUID milestoneId, Set<UUID> away) {
+            return (int) rows.stream()
+                    .filter(row -> !away.contains(row.student().id()))
+                    .filter(row -> sheet.standing(row.player(), milestoneId).isOpen())
+                    .count();
+        }
+
         List<Asked> current(LocalDate day) {
             return asked.stream()
                     .filter(one -> Pressing.isCurrent(one.dueOn(), day))
@@ -206,7 +222,8 @@ class Podiums {
             Map<UUID, LineFacts> lines,
             Map<UUID, Duration> perStudent,
             List<PainReport> pain,
-            List<DueReview> reviews) {}
+            List<DueReview> reviews,
+            Map<UUID, Set<UUID>> away) {}
 
     @Transactional(readOnly = true)
     public PodiumView podium(UUID programId, Optional<LocalDate> on, Reach reach) {
@@ -276,12 +293,19 @@ class Podiums {
                 runs.perStudent(
                         programId, heard.stream().map(sheet.milestones()::get).toList()),
                 reach == Reach.EVERYBODY ? painReports.open(programId, names.keySet()) : List.of(),
-                reviews(programId, names, day));
+                reviews(programId, names, day),
+                absences.on(
+                        programId,
+                        classes.stream()
+                                .map(c -> c.meeting().schoolClass().id())
+                                .toList(),
+                        day));
     }
 
     private PodiumClass view(OfClass c, OfDay known) {
         Map<UUID, Seated> students = new LinkedHashMap<>();
         c.rows().forEach(row -> students.put(row.student().id(), row));
+        Set<UUID> away = known.away().getOrDefault(c.meeting().schoolClass().id(), Set.of());
         Capped<NeedsAttention.TriedOften> often = NeedsAttention.afterTries(c.rows().stream()
                 .map(row -> new NeedsAttention.Player(
                         row.student().id(),
@@ -301,13 +325,17 @@ class Podiums {
                 c.meeting().at().period(),
                 c.meeting().at().minutes(),
                 c.rows().size(),
+                (int) students.keySet().stream().filter(away::contains).count(),
                 sections(c.rows(), known.sheet()),
                 c.current(known.day()).stream()
                         .map(asked -> teachView(asked, known))
                         .toList(),
                 c.toHear().shown().stream()
-                        .map(pressed ->
-                                hearView(pressed.asked(), known, c.meeting().at()))
+                        .map(pressed -> hearView(
+                                pressed.asked(),
+                                c.openHere(known.sheet(), pressed.asked().milestoneId(), away),
+                                known,
+                                c.meeting().at()))
                         .toList(),
                 c.toHear().more(),
                 (int) c.asked().stream()
@@ -353,19 +381,17 @@ class Podiums {
                 asked.asked());
     }
 
-    private static HearView hearView(Asked asked, OfDay known, Meeting at) {
+    private static HearView hearView(Asked asked, int open, OfDay known, Meeting at) {
         Milestone milestone = known.sheet().milestones().get(asked.milestoneId());
-        int seconds = (int) known.perStudent()
-                .get(milestone.id())
-                .multipliedBy(asked.open())
-                .toSeconds();
+        int seconds =
+                (int) known.perStudent().get(milestone.id()).multipliedBy(open).toSeconds();
         return new HearView(
                 milestone.id(),
                 milestone.kind(),
                 milestone.shortName(),
                 milestone.title(),
                 asked.dueOn(),
-                asked.open(),
+                open,
                 asked.passed(),
                 asked.asked(),
                 seconds,
