@@ -13,6 +13,7 @@ import { page } from "./page";
 import { PersonMenu } from "./PersonMenu";
 import { scopeSearch, useScope } from "./scope";
 import { ScoreRail } from "./ScoreRail";
+import { useLive } from "./useLive";
 import { useDayKept } from "./useDayKept";
 import { useKeys } from "./useKeys";
 import { WaitingMarks } from "./WaitingMarks";
@@ -35,6 +36,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
   const railOpen = railOpenAt === location.key;
   useKeys({ "/": () => setJumping(true), "?": () => setHelping(true) });
   useDayKept(me.today);
+  useLive();
   const kept = scopeSearch(search, {});
   return (
     <div

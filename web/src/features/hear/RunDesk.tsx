@@ -12,11 +12,13 @@ import { CriteriaMarks } from "./CriteriaMarks";
 import { ExcuseReasons } from "./ExcuseReasons";
 import { Guidance } from "./Guidance";
 import { LineCard } from "./LineCard";
+import { OtherListener } from "./OtherListener";
 import { OutcomeKeys } from "./OutcomeKeys";
 import { TriesSoFar } from "./TriesSoFar";
 import { useVariants, VariantPick } from "./VariantPick";
 import { WhatToTry } from "./WhatToTry";
 import { markingOf, nextCriterion, outcomeWords, playerPlace, wordedBy } from "./run";
+import type { useListeners } from "./useListeners";
 import type { Excuse, useRun } from "./useRun";
 import { looks } from "../../ui/looks";
 
@@ -31,11 +33,12 @@ const HeardLine = lazy(() =>
 interface Props {
   run: Run;
   live: ReturnType<typeof useRun>;
+  others: ReturnType<typeof useListeners>;
   onAtOnce: () => void;
 }
 
 /** The student in front of you: what is played, what was tried, and one key for what came of it. */
-export function RunDesk({ run, live, onAtOnce }: Props) {
+export function RunDesk({ run, live, others, onAtOnce }: Props) {
   const { state, dispatch, record, undo } = live;
   const [evidence, setEvidence] = useState<Evidence>("LIVE_ALONE");
   const [note, setNote] = useState<string>();
@@ -101,6 +104,7 @@ export function RunDesk({ run, live, onAtOnce }: Props) {
         ))}
         <span className="small soft ml-auto">{whenHeard(player, triesOf)}</span>
       </div>
+      <OtherListener name={player.name} others={others} studentId={player.studentId} />
       <LineCard milestone={run.milestone} player={player} countInMeasures={run.countInMeasures} />
       {run.milestone.line && (
         <Suspense fallback={null}>

@@ -14,6 +14,7 @@ import { milestoneName } from "./HearPage";
 import { RunDesk } from "./RunDesk";
 import { RunQueue } from "./RunQueue";
 import { SectionAtOnce } from "./SectionAtOnce";
+import { useListeners } from "./useListeners";
 import { useRun } from "./useRun";
 
 /** Hearing students one after another, or a whole section at once. */
@@ -33,6 +34,7 @@ function LiveRun({ run }: { run: Run }) {
   const { search } = useScope();
   const [atOnce, setAtOnce] = useState(false);
   const live = useRun(run);
+  const others = useListeners(run, live);
   const { scope } = useScope();
   const me = useQuery(meQuery);
   const [takingAway, setTakingAway] = useState(false);
@@ -54,6 +56,7 @@ function LiveRun({ run }: { run: Run }) {
         run={run}
         live={live}
         name={name}
+        others={others}
         onAway={scope.classId ? () => setTakingAway(true) : undefined}
       />
       <section
@@ -65,7 +68,7 @@ function LiveRun({ run }: { run: Run }) {
         ) : atOnce ? (
           <SectionAtOnce run={run} live={live} onBack={() => setAtOnce(false)} />
         ) : (
-          <RunDesk run={run} live={live} onAtOnce={() => setAtOnce(true)} />
+          <RunDesk run={run} live={live} others={others} onAtOnce={() => setAtOnce(true)} />
         )}
       </section>
       {takingAway && scope.classId && me.data && (

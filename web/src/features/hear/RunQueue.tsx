@@ -7,6 +7,7 @@ import { milestoneName } from "./HearPage";
 import type { Press } from "./ahead";
 import { NotCalled } from "./NotCalled";
 import { isSetForNobody, outcomeWords } from "./run";
+import type { useListeners } from "./useListeners";
 import type { useRun } from "./useRun";
 import { counted } from "../../ui/words";
 
@@ -14,12 +15,13 @@ interface Props {
   run: Run;
   live: ReturnType<typeof useRun>;
   name: string;
+  others: ReturnType<typeof useListeners>;
   /** Opens the list of who is away; undefined where the run spans classes. */
   onAway: (() => void) | undefined;
 }
 
 /** Who is left, in fair order, with the minutes it takes; and who was heard in this run. */
-export function RunQueue({ run, live, name, onAway }: Props) {
+export function RunQueue({ run, live, name, others, onAway }: Props) {
   const { queue, made } = live.state;
   const players = new Map(run.players.map((player) => [player.studentId, player]));
   const total = queue.length + made.length;
@@ -60,7 +62,12 @@ export function RunQueue({ run, live, name, onAway }: Props) {
                 )}
               >
                 <ProgressMark {...standing} size={15} />
-                <span className="min-w-0">{player.name}</span>
+                <span className="min-w-0">
+                  {player.name}
+                  {others.heardBy.has(id) && (
+                    <span className="small block font-normal">with {others.heardBy.get(id)}</span>
+                  )}
+                </span>
                 <span className={clsx("small font-normal", i > 0 && "soft")}>
                   {heardAgo(player.daysSinceHeard)}
                 </span>

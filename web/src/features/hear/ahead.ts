@@ -33,10 +33,12 @@ export interface Shown extends Standing {
 export const firstAnswers = (players: readonly Player[]): Answers =>
   new Map(players.map(({ studentId, standing, outlook }) => [studentId, [{ standing, outlook }]]));
 
-/** @param recorded of the milestone of the run */
-export function withAnswers(answers: Answers, recorded: readonly Recorded[]): Answers {
+type Said = Pick<Recorded, "studentId" | "standing" | "outlook"> & { id?: string };
+
+/** @param said of the milestone of the run; with the id of the mark it answers, where it answers one */
+export function withAnswers(answers: Answers, said: readonly Said[]): Answers {
   const next = new Map(answers);
-  recorded.forEach(({ id, studentId, standing, outlook }) => {
+  said.forEach(({ id, studentId, standing, outlook }) => {
     const known = next.get(studentId);
     if (known) next.set(studentId, [...known, { attemptId: id, standing, outlook }]);
   });

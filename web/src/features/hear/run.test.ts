@@ -67,6 +67,12 @@ describe("a hearing run", () => {
     expect(runReducer(back, { type: "away", studentId: "ana", away: false })).toBe(back);
   });
 
+  it("calls nobody whom somebody else heard, but lets go of nobody at the desk", () => {
+    const heard = { type: "heardElsewhere" as const, studentIds: ["ana", "cy"] };
+    expect(runReducer(started, heard).queue).toEqual(["ana", "bo"]);
+    expect(runReducer({ ...started, queue: [] }, heard).queue).toEqual([]);
+  });
+
   it("goes to whoever is chosen, and around in both directions", () => {
     expect(runReducer(started, { type: "choose", studentId: "cy" }).queue).toEqual(["cy", "ana", "bo"]);
     expect(runReducer(started, { type: "move", step: 1 }).queue).toEqual(["bo", "cy", "ana"]);

@@ -17,6 +17,8 @@ export type RunAction =
   | { type: "record"; press: Press; stays?: boolean }
   | { type: "leave"; attemptId: string; studentId: string }
   | { type: "away"; studentId: string; away: boolean }
+  /** Somebody else heard these, who need not be called here any more. */
+  | { type: "heardElsewhere"; studentIds: readonly string[] }
   | { type: "undo" }
   | { type: "choose"; studentId: string }
   | { type: "move"; step: 1 | -1 }
@@ -54,6 +56,12 @@ export function runReducer(state: RunState, action: RunAction): RunState {
         ...(state.queue[0] === action.studentId ? fresh : {}),
         queue: state.queue.filter((id) => id !== action.studentId),
       };
+    case "heardElsewhere": {
+      // Who is being heard stays until the listener has decided.
+      const [atDesk, ...others] = state.queue;
+      if (!atDesk) return state;
+      return { ...state, queue: [atDesk, ...others.filter((id) => !action.studentIds.includes(id))] };
+    }
     case "undo": {
       const last = state.made.at(-1);
       if (!last) return state;

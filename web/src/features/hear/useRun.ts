@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useMemo, useReducer, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import { v7 as newId } from "uuid";
-import type { AttemptRequest, Evidence, Outcome, Player, Run } from "../../api/types";
+import type { AttemptRequest, Evidence, Outcome, Player, Run, RunPosition } from "../../api/types";
 import {
   firstAnswers,
   isPassed,
@@ -136,7 +136,14 @@ export function useRun(run: Run) {
     setAway((known) => new Map(known).set(studentId, gone));
   };
 
-  return { state, dispatch, standings, record, recordSection, undo, noteAway: seeAway };
+  /** Where students stand since somebody else heard them. */
+  const seePositions = useCallback((positions: readonly RunPosition[]) => {
+    setAnswers((known) => withAnswers(known, positions));
+    const done = positions.filter((position) => position.leftOut).map((position) => position.studentId);
+    if (done.length > 0) dispatch({ type: "heardElsewhere", studentIds: done });
+  }, []);
+
+  return { state, dispatch, standings, record, recordSection, undo, noteAway: seeAway, seePositions };
 }
 
 /** A run without those whose mark waits to be sent: they were heard, although the server does not know yet. */

@@ -6,9 +6,12 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import vividroster.core.music.InstrumentCode;
+import vividroster.core.roster.SectionScope;
 import vividroster.server.platform.Ids;
 import vividroster.testkit.ApiClient;
 import vividroster.testkit.ApiClient.Answer;
@@ -87,6 +90,17 @@ class CallingTest {
                 .forEach(s ->
                         names.add(s.path("name").asString() + (s.path("away").asBoolean() ? " away" : "")));
         assertThat(names).containsExactly("Bo Lund", "Ana Reed", "Cy Moor away", "Di Vale", "Flo Hart", "Ed Stone");
+    }
+
+    @Test
+    void aCoachTakesTheListOfTheirOwnSection() {
+        ApiClient coach = school.coach(
+                new SectionScope.Section(school.id("Winds"), new InstrumentCode("flute"), Optional.empty()));
+        JsonNode list = coach.get("/api/absences?classId=" + school.id("Winds") + "&on=" + School.TODAY)
+                .json();
+        assertThat(list.path("students")).hasSize(2);
+        assertThat(coach.post("/api/absences", away("Ana Reed", true)).status()).isEqualTo(204);
+        assertThat(coach.post("/api/absences", away("Flo Hart", true)).status()).isEqualTo(403);
     }
 
     @Test

@@ -153,14 +153,22 @@ public record HearingQueue(List<UUID> order, Map<UUID, LeftOut> leftOut) {
 
     /** Where several hold, what lasts longest is said. */
     private static Optional<LeftOut> leftOut(Candidate candidate, Policy policy) {
-        Call call = candidate.call();
-        if (call.kept().isPresent()) {
-            return call.kept();
+        Optional<LeftOut> ofCall = leftOut(candidate.call(), policy);
+        if (candidate.call().kept().isPresent()) {
+            return ofCall;
         }
         if (candidate.inPain()) {
             return Optional.of(LeftOut.RESTING);
         }
-        if (candidate.absent() || call.absentToday()) {
+        return candidate.absent() ? Optional.of(LeftOut.ABSENT) : ofCall;
+    }
+
+    /** Why somebody is not called any more by what was heard alone; empty when still to be called. */
+    public static Optional<LeftOut> leftOut(Call call, Policy policy) {
+        if (call.kept().isPresent()) {
+            return call.kept();
+        }
+        if (call.absentToday()) {
             return Optional.of(LeftOut.ABSENT);
         }
         return call.triedToday() && !policy.againTheSameDay() ? Optional.of(LeftOut.TRIED_TODAY) : Optional.empty();

@@ -1,16 +1,20 @@
 package vividroster.server.hearing;
 
 import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.server.account.Reaches;
 import vividroster.server.hearing.HearingDesk.Choice;
+import vividroster.server.hearing.HearingDesk.PositionView;
 import vividroster.server.hearing.HearingDesk.RunView;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.ScopeRequest;
@@ -40,5 +44,14 @@ class HearController {
             @PathVariable UUID milestoneId,
             @ParameterObject ScopeRequest scope) {
         return desk.run(person.programId(), milestoneId, scope.toScope(), reaches.of(person));
+    }
+
+    @GetMapping("/positions/{milestoneId}")
+    @Operation(operationId = "hearingPositions", summary = "Where students of a run stand now")
+    List<PositionView> positions(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID milestoneId,
+            @RequestParam @Size(max = 100, message = "Ask for at most {max} students at once.") Set<UUID> studentIds) {
+        return desk.positions(person.programId(), milestoneId, studentIds, reaches.of(person));
     }
 }

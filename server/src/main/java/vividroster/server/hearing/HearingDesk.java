@@ -2,6 +2,7 @@ package vividroster.server.hearing;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,6 +26,7 @@ import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
 import vividroster.core.season.MilestoneOrder;
+import vividroster.core.testing.HearingQueue;
 import vividroster.core.testing.HearingQueue.LeftOut;
 import vividroster.server.attendance.Absences;
 import vividroster.server.checks.Checks;
@@ -204,6 +206,35 @@ class HearingDesk {
                                 carried(reaching, row.seat(), carriedLines),
                                 classNames))
                         .toList());
+    }
+
+    /** Where a student stands now, and whether they are still to be called. */
+    record PositionView(UUID studentId, @Absent LeftOut leftOut, StandingView standing, OutlookView outlook) {}
+
+    /** Where students of a run stand now, since somebody else heard them; those out of reach are left out. */
+    @Transactional(readOnly = true)
+    public List<PositionView> positions(UUID programId, UUID milestoneId, Set<UUID> studentIds, Reach reach) {
+        LocalDate today = office.today(programId);
+        Milestone milestone = library.milestone(programId, milestoneId);
+        if (isGraded(milestone) && !reach.seesGrades()) {
+            throw Problem.notAllowed("Playing tests are heard by a director or an assistant.");
+        }
+        List<Seat> seats = reach.of(rosters.seatsOf(programId, studentIds), catalog);
+        Map<UUID, Seat> playing = new LinkedHashMap<>();
+        seats.stream()
+                .filter(seat -> seat.isHeldOn(today) && milestone.isFor(seat.instrument()))
+                .forEach(seat -> playing.putIfAbsent(seat.studentId(), seat));
+        Sheet sheet = progress.sheet(programId, Question.of(seats, today, milestoneId));
+        HearingQueue.Policy policy = checks.calling(programId);
+        return playing.values().stream()
+                .map(seat -> new Player(seat.studentId(), seat.instrument()))
+                .map(player -> new PositionView(
+                        player.studentId(),
+                        HearingQueue.leftOut(sheet.call(player, milestoneId), policy)
+                                .orElse(null),
+                        StandingView.of(sheet.standing(player, milestoneId)),
+                        OutlookView.of(sheet.outlook(player, milestoneId))))
+                .toList();
     }
 
     private static Set<UUID> classesOf(List<Seated> rows) {

@@ -66,10 +66,18 @@ class SecurityConfig {
         "/api/board",
         "/api/hearing/choices",
         "/api/hearing/run/*",
+        "/api/hearing/positions/*",
+        "/api/absences",
+        "/api/live",
     };
 
     private static final String[] RECORDED_BY_EVERYBODY = {
-        "/api/attempts", "/api/attempts/batch", "/api/attempts/*/correction", "/api/pain-reports",
+        "/api/attempts",
+        "/api/attempts/batch",
+        "/api/attempts/*/correction",
+        "/api/pain-reports",
+        "/api/absences",
+        "/api/live/desk",
     };
 
     @Bean

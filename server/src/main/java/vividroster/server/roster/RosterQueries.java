@@ -94,15 +94,15 @@ class RosterQueries {
                 .list();
     }
 
-    List<Seat> findSeatsOfStudent(UUID programId, UUID studentId) {
+    List<Seat> findSeatsOfStudents(UUID programId, Collection<UUID> studentIds) {
         return jdbc.sql("""
                         select student_id, class_id, instrument, division, starts_on, ends_on, chair
                         from seat
-                        where program_id = :programId and student_id = :studentId
+                        where program_id = :programId and student_id = any(:studentIds)
                         order by starts_on, class_id
                         """)
                 .param("programId", programId)
-                .param("studentId", studentId)
+                .param("studentIds", studentIds.toArray(UUID[]::new))
                 .query(RosterQueries::seat)
                 .list();
     }

@@ -124,7 +124,13 @@ public class Rosters implements LetterUsers {
 
     @Transactional(readOnly = true)
     public List<Seat> seatsOf(UUID programId, UUID studentId) {
-        return roster.findSeatsOfStudent(programId, studentId);
+        return seatsOf(programId, List.of(studentId));
+    }
+
+    /** All seats of these students, in any class and at any time, the earliest first. */
+    @Transactional(readOnly = true)
+    public List<Seat> seatsOf(UUID programId, Collection<UUID> studentIds) {
+        return roster.findSeatsOfStudents(programId, studentIds);
     }
 
     @Transactional(readOnly = true)

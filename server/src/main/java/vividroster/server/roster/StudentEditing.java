@@ -64,7 +64,7 @@ class StudentEditing {
             throw Problem.input("classId", schoolClass.name() + " has ended by then.");
         }
         SchoolYear year = office.year(programId, wanted.startsOn());
-        List<Seat> seats = roster.findSeatsOfStudent(programId, wanted.studentId());
+        List<Seat> seats = roster.findSeatsOfStudents(programId, List.of(wanted.studentId()));
         switch (SeatChange.of(seats, wanted, year.first(), year.last())) {
             case SeatChange.Unchanged unchanged -> {}
             case SeatChange.Joins joins -> insert(programId, joins.seat());
