@@ -45,7 +45,11 @@ export function AllHeard({ run, live, onAtOnce }: Props) {
               <button
                 type="button"
                 className="hover:bg-base-200 grid w-full grid-cols-[40px_1fr] items-center rounded-lg px-1 py-2 text-left"
-                onClick={() => live.dispatch({ type: "choose", studentId: player.studentId })}
+                onClick={(event) => {
+                  live.dispatch({ type: "choose", studentId: player.studentId });
+                  // The keys are for the desk again.
+                  event.currentTarget.blur();
+                }}
               >
                 <ProgressMark {...standing} decorative />
                 <span>

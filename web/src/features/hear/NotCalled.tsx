@@ -20,7 +20,11 @@ export function NotCalled({ players, live }: Props) {
             <button
               type="button"
               className="hover:bg-base-200 flex w-full justify-between gap-2 rounded-lg px-2 py-1.5 text-left"
-              onClick={() => live.dispatch({ type: "choose", studentId: player.studentId })}
+              onClick={(event) => {
+                live.dispatch({ type: "choose", studentId: player.studentId });
+                // The keys are for the desk again.
+                event.currentTarget.blur();
+              }}
             >
               <span>{player.name}</span>
               <span className="small soft">{words}</span>

@@ -55,7 +55,11 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
               <button
                 type="button"
                 aria-current={i === 0 ? "true" : undefined}
-                onClick={() => live.dispatch({ type: "choose", studentId: id })}
+                onClick={(event) => {
+                  live.dispatch({ type: "choose", studentId: id });
+                  // The keys are for the desk again.
+                  event.currentTarget.blur();
+                }}
                 className={clsx(
                   "grid w-full grid-cols-[36px_1fr_auto] items-center rounded-lg px-2 py-1.5 text-left",
                   i === 0 ? "bg-neutral text-neutral-content font-semibold" : "hover:bg-base-200",

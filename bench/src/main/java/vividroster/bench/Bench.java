@@ -24,6 +24,10 @@ public final class Bench {
         if (wanted.isEmpty() || wanted.contains("school")) {
             SchoolBench.run();
         }
+        if (wanted.isEmpty() || wanted.contains("hearing")) {
+            KeyPressBench.run();
+            HearingBench.run();
+        }
         if (wanted.isEmpty() || wanted.contains("edge")) {
             EdgeBench.run();
         }

@@ -19,7 +19,7 @@ final class SchoolBench {
     private SchoolBench() {}
 
     /** @param most goal at p95 in milliseconds */
-    private record Page(String name, String address, int most, Timings.Work sql) {}
+    record Page(String name, String address, int most, Timings.Work sql) {}
 
     private record Measured(Timings http, Timings sql, long statements) {}
 
@@ -41,7 +41,7 @@ final class SchoolBench {
         print(pages, bySize);
     }
 
-    private static List<Page> pages(FullSchool school, SchoolSql sql) {
+    static List<Page> pages(FullSchool school, SchoolSql sql) {
         UUID classId = school.classes.getFirst();
         List<UUID> one = List.of(classId);
         String scope = "classId=" + classId;
@@ -114,7 +114,7 @@ final class SchoolBench {
         goal("podium, statements", many.get("podium").statements(), 30);
     }
 
-    private static void goal(String what, double is, double most) {
+    static void goal(String what, double is, double most) {
         System.out.printf(
                 Locale.ROOT, "%-60s %7.2f   goal at most %5.1f   %s%n", what, is, most, is <= most ? "met" : "MISSED");
     }

@@ -53,12 +53,18 @@ public record HeardMoment(Instant at, Optional<Instant> deviceSaid, Optional<Dou
                 : new HeardMoment(moment, said, Optional.of(Doubt.CLOCK_WRONG));
     }
 
-    /** What must be added to the device's clock; zero where it is right enough, or its error is not known. */
+    /** What must be added to the device's clock; zero where it is right enough, or its error is not known. To five minutes. */
     private static Duration wrongBy(Instant said, Optional<Instant> sent, Instant arrived) {
         if (sent.isEmpty() || farFrom(sent.get(), arrived, MOST_WRONG) || farFrom(said, arrived, MOST_WRONG)) {
             return Duration.ZERO;
         }
-        return farFrom(sent.get(), arrived, MOST_AHEAD) ? Duration.between(sent.get(), arrived) : Duration.ZERO;
+        if (!farFrom(sent.get(), arrived, MOST_AHEAD)) {
+            return Duration.ZERO;
+        }
+        // In steps, since the way to the server takes now longer and now shorter: what a device sends in several
+        // requests keeps its order.
+        long steps = Math.round((double) Duration.between(sent.get(), arrived).toMillis() / MOST_AHEAD.toMillis());
+        return MOST_AHEAD.multipliedBy(steps);
     }
 
     private static boolean farFrom(Instant one, Instant other, Duration most) {

@@ -78,13 +78,16 @@ class HeardMomentTest {
                 .isEqualTo(new HeardMoment(ARRIVED, Optional.of(said), Optional.of(Doubt.AHEAD)));
     }
 
-    /** The order of presses on one device is the order heard, however wrong its clock. */
+    /** The order of presses on one device is the order heard, however wrong its clock, and however long requests take. */
     @Test
     void theOrderOfOneDeviceStays() {
         Instant sent = Instant.parse("2026-09-27T02:00:00Z");
         assertThat(IntStream.range(0, 50)
                         .mapToObj(i -> HeardMoment.of(
-                                        Optional.of(sent.minusSeconds(600 - 12L * i)), Optional.of(sent), ARRIVED, YEAR)
+                                        Optional.of(sent.minusSeconds(600).plusMillis(12L * i)),
+                                        Optional.of(sent.plusMillis(30L * i)),
+                                        ARRIVED.plusMillis(i % 3 == 0 ? 40L * i + 900 : 40L * i),
+                                        YEAR)
                                 .at()))
                 .isSorted()
                 .first()
