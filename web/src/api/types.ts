@@ -23,6 +23,7 @@ export type ScopeRequest = Schemas["ScopeRequest"];
 export type Choice = Schemas["Choice"];
 export type Run = Schemas["RunView"];
 export type Player = Schemas["PlayerView"];
+export type Pace = Schemas["RunPaceView"];
 export type RunPosition = Schemas["PositionView"];
 export type AttemptRequest = Schemas["AttemptRequest"];
 export type CorrectionRequest = Schemas["CorrectionRequest"];

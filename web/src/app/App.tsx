@@ -9,6 +9,7 @@ import { Place } from "./Place";
 import { meQuery } from "./queries";
 import { seesEverybody } from "./role";
 import { InvitationPage } from "./InvitationPage";
+import { SecondScreenPage } from "../features/hear/SecondScreenPage";
 import { Shell } from "./Shell";
 import { useMarksOf } from "./useMarksOf";
 import { SignIn } from "./SignIn";
@@ -62,6 +63,7 @@ export function App() {
   const me = useQuery(meQuery);
   const { pathname } = useLocation();
   useMarksOf(me.isError ? undefined : me.data);
+  if (pathname === "/screen") return <SecondScreenPage />;
   if (pathname === "/invitation") return <InvitationPage />;
   if (me.isPending) return <main aria-busy="true" className="p-8" />;
   if (me.isError) {

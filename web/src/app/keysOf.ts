@@ -20,6 +20,8 @@ const hearing: Keys = [
   [["↑", "↓"], "student before, student after"],
   [["S"], "whole section at once, and back"],
   [["L"], "the list of who is away"],
+  [["W"], "a second screen for the projector: the name and the line"],
+  [["R"], "reset: let go, shake out, lift; then back to the same place"],
 ];
 
 const grid: Keys = [
@@ -60,7 +62,11 @@ const seating: Keys = [[["↑", "↓"], "on a name: a chair forward, a chair bac
 
 const played: Keys = [[["P"], "play, and stop"]];
 
-const line: Keys = [[["V"], "notes, with names, fingerings, syllables or bowing, fingers alone"], ...played];
+const line: Keys = [
+  [["R"], "reset: let go, shake out, lift"],
+  [["V"], "notes, with names, fingerings, syllables or bowing, fingers alone"],
+  ...played,
+];
 
 /** The keys a screen listens to. */
 export function keysOf(path: string): Keys {

@@ -4,7 +4,7 @@ import type { Folder, FolderMilestone, FolderTry } from "../../api/types";
 import { shortDay } from "../../app/days";
 import { Button, Failed } from "../../ui/parts";
 import { ProgressMark } from "../../ui/ProgressMark";
-import { milestoneName } from "../hear/HearPage";
+import { milestoneName } from "../hear/milestoneName";
 import { moreDoneQuery, triesQuery } from "./folder.queries";
 import { tryWords } from "./tryWords";
 

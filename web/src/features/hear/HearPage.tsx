@@ -1,12 +1,14 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import type { Choice, MilestoneKind } from "../../api/types";
+import type { Choice } from "../../api/types";
 import { weekday } from "../../app/days";
 import { useScopeName } from "../../app/useScopeName";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { kindName } from "../library/kinds";
 import { choicesQuery } from "./hear.queries";
+import { GoingOn } from "./GoingOn";
+import { milestoneName } from "./milestoneName";
 
 /** What to hear in the section chosen, the most pressing first. */
 export function HearPage() {
@@ -22,6 +24,7 @@ export function HearPage() {
       {allClasses && !scope.instrument && (
         <Empty>Choose an instrument at the left to hear it in every class.</Empty>
       )}
+      <GoingOn choices={choices.data ?? []} />
       {choices.isLoading && <Skeleton />}
       {choices.isError && <Failed error={choices.error} again={() => void choices.refetch()} />}
       {choices.data?.length === 0 && <Empty>Nothing is set for {name} yet. Order something in Season.</Empty>}
@@ -35,9 +38,6 @@ export function HearPage() {
     </>
   );
 }
-
-export const milestoneName = (m: { kind: MilestoneKind; shortName: string; title: string }) =>
-  m.kind === "LINE" ? `Line ${m.shortName}, ${m.title}` : m.title;
 
 function ChoiceRow({ choice }: { choice: Choice }) {
   const { search } = useScope();

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Run } from "../../api/types";
 import { scopeSearch, useScope } from "../../app/scope";
@@ -10,10 +10,12 @@ import { useScopeName } from "../../app/useScopeName";
 import { AwayList } from "../attendance/AwayList";
 import { runQuery } from "./hear.queries";
 import { CheckGrid } from "./CheckGrid";
-import { milestoneName } from "./HearPage";
+import { milestoneName } from "./milestoneName";
 import { RunDesk } from "./RunDesk";
 import { RunQueue } from "./RunQueue";
 import { SectionAtOnce } from "./SectionAtOnce";
+import { ResetExercise } from "../../ui/ResetExercise";
+import { openSecondScreen, useSecondScreen } from "./secondScreen";
 import { useListeners } from "./useListeners";
 import { useRun } from "./useRun";
 
@@ -38,7 +40,16 @@ function LiveRun({ run }: { run: Run }) {
   const { scope } = useScope();
   const me = useQuery(meQuery);
   const [takingAway, setTakingAway] = useState(false);
-  useKeys({ s: () => setAtOnce((on) => !on), u: live.undo, l: () => setTakingAway(true) });
+  const [resetting, setResetting] = useState(false);
+  const doneResetting = useCallback(() => setResetting(false), []);
+  useKeys({
+    s: () => setAtOnce((on) => !on),
+    u: live.undo,
+    l: () => setTakingAway(true),
+    w: openSecondScreen,
+    r: () => setResetting(true),
+  });
+  useSecondScreen(run, live.state.queue);
   if (run.players.length === 0) {
     return (
       <>
@@ -71,6 +82,7 @@ function LiveRun({ run }: { run: Run }) {
           <RunDesk run={run} live={live} others={others} onAtOnce={() => setAtOnce(true)} />
         )}
       </section>
+      {resetting && <ResetExercise onDone={doneResetting} />}
       {takingAway && scope.classId && me.data && (
         <AwayList
           classId={scope.classId}

@@ -3,9 +3,12 @@ import type { Run } from "../../api/types";
 import { duration } from "../../app/days";
 import { Kbd } from "../../ui/parts";
 import { ProgressMark } from "../../ui/ProgressMark";
-import { milestoneName } from "./HearPage";
+import { milestoneName } from "./milestoneName";
 import type { Press } from "./ahead";
 import { NotCalled } from "./NotCalled";
+import { eachWords, fitWords } from "./paceWords";
+import { openSecondScreen } from "./secondScreen";
+import { usePace } from "./usePace";
 import { isSetForNobody, outcomeWords } from "./run";
 import type { useListeners } from "./useListeners";
 import type { useRun } from "./useRun";
@@ -25,6 +28,8 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
   const { queue, made } = live.state;
   const players = new Map(run.players.map((player) => [player.studentId, player]));
   const total = queue.length + made.length;
+  const pace = usePace(run.milestone.id, queue.length, made.length);
+  const fit = fitWords(pace);
   return (
     <div className="min-w-0">
       <h1 className="text-[1.4rem]">Hearing {name}</h1>
@@ -35,9 +40,10 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
             ? total === 0 && isSetForNobody(run.players)
               ? "Nobody to hear"
               : "All heard"
-            : `${queue.length} left · ${duration(queue.length * run.secondsPerStudent)}`}
+            : `${queue.length} left · ${duration(pace?.neededSeconds ?? queue.length * run.secondsPerStudent)}`}
         </p>
-        <p className="small soft">{duration(run.secondsPerStudent)} each, with a word and the changeover</p>
+        {queue.length > 0 && fit && <p className={clsx("small", !pace?.fits && "font-semibold")}>{fit}</p>}
+        <p className="small soft">{eachWords(pace, run.secondsPerStudent)}</p>
         <div className="bg-base-300 mt-1.5 h-1.5 rounded-full" aria-hidden>
           <div
             className="bg-secondary h-1.5 rounded-full"
@@ -80,11 +86,16 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
           );
         })}
       </ol>
-      {onAway && (
-        <button type="button" className="small soft mt-2 px-2" onClick={onAway}>
-          <Kbd>L</Kbd> who is away
+      <div className="small soft mt-2 flex flex-wrap gap-x-4 gap-y-1 px-2">
+        {onAway && (
+          <button type="button" onClick={onAway}>
+            <Kbd>L</Kbd> who is away
+          </button>
+        )}
+        <button type="button" onClick={openSecondScreen}>
+          <Kbd>W</Kbd> second screen
         </button>
-      )}
+      </div>
       <NotCalled players={run.players} live={live} />
       {made.length > 0 && (
         <>

@@ -5,7 +5,7 @@ import { useKeys } from "../../app/useKeys";
 import { Button, Empty, Kbd } from "../../ui/parts";
 import { ProgressMark } from "../../ui/ProgressMark";
 import { useToast } from "../../ui/toasts";
-import { milestoneName } from "./HearPage";
+import { milestoneName } from "./milestoneName";
 import { countWords, nextOutcome, outcomeWords } from "./run";
 import type { useRun } from "./useRun";
 

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { LibraryView, MilestoneKind } from "../../api/types";
 import { Field } from "../../ui/Field";
-import { milestoneName } from "../hear/HearPage";
+import { milestoneName } from "../hear/milestoneName";
 import { kindPlural } from "../library/kinds";
 import { findMilestones } from "./orderForm";
 import { looks } from "../../ui/looks";

@@ -2,6 +2,7 @@ package vividroster.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -163,6 +164,33 @@ class CallingTest {
         assertThat(leftOut(director, "line", "Bo Lund")).isEqualTo("RESTING");
         director.post("/api/pain-reports/" + id + "/follow-up", Map.of("note", "Better; told the family."));
         assertThat(called("line", "&instrument=flute")).containsExactly("Bo Lund", "Ana Reed");
+    }
+
+    /** Every mark took twice as long as was planned. */
+    @Test
+    void theRunLearnsHowLongStudentsTake() {
+        String pace = "/api/hearing/pace/" + school.id("line") + "?left=3&classId=" + school.id("Winds");
+        JsonNode planned = director.get(pace).json();
+        int seconds = planned.path("secondsPerStudent").asInt();
+        assertThat(planned.path("learntFrom").asInt()).isZero();
+        assertThat(planned.path("neededSeconds").asInt()).isEqualTo(3 * seconds);
+        // The first minutes of the day at the school, which are past whenever this runs.
+        Instant begun = Instant.parse("2026-10-07T04:00:01Z");
+        for (String student : List.of("Bo Lund", "Ana Reed", "Cy Moor", "Di Vale")) {
+            Map<String, Object> mark = school.attempt(student, "line", "PASS");
+            mark.put("heardAt", begun.toString());
+            director.post("/api/attempts", mark);
+            begun = begun.plusSeconds(2L * seconds);
+        }
+        JsonNode learnt = director.get(pace).json();
+        assertThat(learnt.path("learntFrom").asInt()).isEqualTo(3);
+        assertThat(learnt.path("secondsPerStudent").asInt())
+                .as("half way between the plan and what was measured")
+                .isEqualTo(seconds * 3 / 2);
+        assertThat(school.assistant().get(pace).json().path("learntFrom").asInt())
+                .as("another listener is measured alone")
+                .isZero();
+        assertThat(director.get(pace.replace("left=3", "left=-1")).status()).isBetween(400, 422);
     }
 
     @Test

@@ -123,14 +123,15 @@ public final class HostileRequests {
     }
 
     /** The status of everything that can be read, by address. */
-    public Map<String, Integer> readable() {
-        Map<String, Integer> statuses = new LinkedHashMap<>();
+    public Map<String, String> readable() {
+        Map<String, String> statuses = new LinkedHashMap<>();
         operations().stream()
                 .filter(operation -> operation.method().equals("GET"))
-                .forEach(operation -> statuses.put(
-                        operation.path(),
-                        send(new Request(operation, good(operation), null, "what it should be"))
-                                .status()));
+                .forEach(operation -> {
+                    Answer answer = send(new Request(operation, good(operation), null, "what it should be"));
+                    statuses.put(
+                            operation.path(), answer.status() == 200 ? "200" : answer.status() + " " + answer.text());
+                });
         return statuses;
     }
 

@@ -1,6 +1,7 @@
 package vividroster.core.season;
 
 import java.time.DayOfWeek;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -56,7 +57,19 @@ public record MeetingPattern(List<Slot> slots) {
     }
 
     /** One meeting of a day. @param campus the class's own where the slot names no other; may be empty */
-    public record Meeting(int period, LocalTime startsAt, int minutes, String campus) {}
+    public record Meeting(int period, LocalTime startsAt, int minutes, String campus) {
+
+        /** So long before it begins a class is thought of as going on; ours: they come in. */
+        static final Duration COMING_IN = Duration.ofMinutes(10);
+
+        /** Time left until it ends; empty where it is not going on. */
+        public Optional<Duration> toBell(LocalTime now) {
+            Duration sinceStart = Duration.between(startsAt, now);
+            Duration left = Duration.ofMinutes(minutes).minus(sinceStart);
+            boolean goesOn = sinceStart.compareTo(COMING_IN.negated()) >= 0 && !left.isNegative();
+            return goesOn ? Optional.of(left) : Optional.empty();
+        }
+    }
 
     public MeetingPattern {
         slots = List.copyOf(slots);

@@ -8,6 +8,7 @@ import static java.time.DayOfWeek.TUESDAY;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.DayOfWeek;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Collections;
@@ -18,6 +19,8 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import vividroster.core.season.Bells.Bell;
 import vividroster.core.season.Bells.Span;
 import vividroster.core.season.MeetingPattern.Meeting;
@@ -170,5 +173,19 @@ class MeetingPatternTest {
         if (meet) {
             assertThat(told).isTrue();
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "09:19, ''", // more than ten minutes before
+        "09:20, 53",
+        "09:30, 43",
+        "10:13, 0",
+        "10:14, ''",
+    })
+    void timeToTheBellOfAClassThatGoesOn(String now, String minutes) {
+        MeetingPattern.Meeting meeting = new MeetingPattern.Meeting(2, LocalTime.of(9, 30), 43, "");
+        assertThat(meeting.toBell(LocalTime.parse(now)).map(Duration::toMinutes))
+                .isEqualTo(minutes.isEmpty() ? Optional.empty() : Optional.of(Long.parseLong(minutes)));
     }
 }

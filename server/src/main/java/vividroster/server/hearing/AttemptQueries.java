@@ -144,6 +144,26 @@ class AttemptQueries {
                 .list();
     }
 
+    /** When somebody marked tries with a milestone in these classes on a day, in order; corrections left out. */
+    List<Instant> findMoments(
+            UUID programId, Collection<UUID> classIds, LocalDate day, UUID milestoneId, UUID heardBy) {
+        return jdbc.sql("""
+                        select heard_at from attempt
+                        where program_id = :programId and class_id = any(:classIds) and heard_on = :day
+                          and milestone_id = :milestoneId and heard_by = :heardBy
+                          and corrects_id is null and outcome in ('PASS', 'NOT_YET')
+                        order by heard_at
+                        """)
+                .param("programId", programId)
+                .param("classIds", Rows.array(classIds))
+                .param("day", day)
+                .param("milestoneId", milestoneId)
+                .param("heardBy", heardBy)
+                .query((row, n) ->
+                        row.getObject("heard_at", OffsetDateTime.class).toInstant())
+                .list();
+    }
+
     private static MapSqlParameterSource parameters(UUID programId, HeardAttempt heard) {
         Attempt attempt = heard.attempt();
         return new MapSqlParameterSource("programId", programId)

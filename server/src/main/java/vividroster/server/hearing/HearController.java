@@ -1,8 +1,11 @@
 package vividroster.server.hearing;
 
 import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springdoc.core.annotations.ParameterObject;
@@ -15,6 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 import vividroster.server.account.Reaches;
 import vividroster.server.hearing.HearingDesk.Choice;
 import vividroster.server.hearing.HearingDesk.PositionView;
+import vividroster.server.hearing.HearingDesk.RunPaceView;
 import vividroster.server.hearing.HearingDesk.RunView;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.ScopeRequest;
@@ -53,5 +57,18 @@ class HearController {
             @PathVariable UUID milestoneId,
             @RequestParam @Size(max = 100, message = "Ask for at most {max} students at once.") Set<UUID> studentIds) {
         return desk.positions(person.programId(), milestoneId, studentIds, reaches.of(person));
+    }
+
+    @GetMapping("/pace/{milestoneId}")
+    @Operation(operationId = "hearingPace", summary = "Whether who is left in a run fits before the bell")
+    RunPaceView pace(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID milestoneId,
+            @RequestParam Optional<UUID> classId,
+            @RequestParam
+                    @Min(value = 0, message = "Nobody is the least.")
+                    @Max(value = 1000, message = "At most {value}.")
+                    int left) {
+        return desk.pace(person, milestoneId, classId, left);
     }
 }

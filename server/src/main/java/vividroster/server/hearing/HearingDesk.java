@@ -1,5 +1,6 @@
 package vividroster.server.hearing;
 
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
@@ -26,6 +27,7 @@ import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
 import vividroster.core.season.MilestoneOrder;
+import vividroster.core.testing.HearingPace;
 import vividroster.core.testing.HearingQueue;
 import vividroster.core.testing.HearingQueue.LeftOut;
 import vividroster.server.attendance.Absences;
@@ -42,6 +44,7 @@ import vividroster.server.office.Office;
 import vividroster.server.orders.Orders;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
+import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 import vividroster.server.wellbeing.PainReports;
@@ -235,6 +238,51 @@ class HearingDesk {
                         StandingView.of(sheet.standing(player, milestoneId)),
                         OutlookView.of(sheet.outlook(player, milestoneId))))
                 .toList();
+    }
+
+    /**
+     * Whether a run fits before the bell.
+     *
+     * @param secondsPerStudent as planned, drawn towards what was measured
+     * @param learntFrom how many students it was measured on
+     * @param secondsToBell absent where no class goes on
+     * @param inTime how many of those left are heard before the bell
+     */
+    record RunPaceView(
+            int secondsPerStudent,
+            int learntFrom,
+            int neededSeconds,
+            @Absent Integer secondsToBell,
+            int inTime,
+            boolean fits) {}
+
+    /** @param classId empty where the run spans classes, which have no bell in common */
+    @Transactional(readOnly = true)
+    public RunPaceView pace(SignedIn person, UUID milestoneId, Optional<UUID> classId, int left) {
+        UUID programId = person.programId();
+        LocalDate today = office.today(programId);
+        List<SchoolClass> classes = rosters.classes(programId).stream()
+                .filter(c -> classId.map(c.id()::equals).orElse(true))
+                .toList();
+        Optional<Duration> toBell = classId.isEmpty()
+                ? Optional.empty()
+                : classes.stream()
+                        .flatMap(c -> c.on(office.year(programId, today), today).stream())
+                        .flatMap(at -> at.toBell(office.timeOfDay(programId)).stream())
+                        .findFirst();
+        HearingPace pace = runs.pace(
+                person,
+                classes.stream().map(SchoolClass::id).toList(),
+                library.milestone(programId, milestoneId),
+                today);
+        HearingPace.Fit fit = pace.fit(left, toBell);
+        return new RunPaceView(
+                (int) pace.perStudent().toSeconds(),
+                pace.learntFrom(),
+                (int) fit.needed().toSeconds(),
+                toBell.map(time -> (int) time.toSeconds()).orElse(null),
+                fit.inTime(),
+                fit.fits());
     }
 
     private static Set<UUID> classesOf(List<Seated> rows) {

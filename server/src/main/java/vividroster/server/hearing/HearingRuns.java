@@ -20,6 +20,7 @@ import vividroster.core.progress.AttemptLedger;
 import vividroster.core.progress.Trail;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
+import vividroster.core.testing.HearingPace;
 import vividroster.core.testing.HearingQueue;
 import vividroster.core.testing.HearingTime;
 import vividroster.server.checks.Checks;
@@ -28,6 +29,7 @@ import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.library.TestFacts;
 import vividroster.server.lines.LineTimes;
+import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.Student;
 
@@ -177,6 +179,14 @@ public class HearingRuns {
     @Transactional(readOnly = true)
     public int countInMeasures(UUID programId) {
         return lineTimes.countInMeasures(programId);
+    }
+
+    /** How long students take with a milestone today, as this listener goes on. */
+    @Transactional(readOnly = true)
+    public HearingPace pace(SignedIn person, Collection<UUID> classIds, Milestone milestone, LocalDate on) {
+        return HearingPace.of(
+                perStudent(person.programId(), milestone),
+                queries.findMoments(person.programId(), classIds, on, milestone.id(), person.accountId()));
     }
 
     /** How long one student takes with this milestone. */

@@ -3,6 +3,7 @@ package vividroster.server.office;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -145,6 +146,11 @@ public class Office {
                 .atTime(clock.instant().atZone(zone).toLocalTime())
                 .atZone(zone)
                 .toInstant();
+    }
+
+    /** The time of day at the school. */
+    public LocalTime timeOfDay(UUID programId) {
+        return now(programId).atZone(zone(programId)).toLocalTime();
     }
 
     /** The school year of today. */

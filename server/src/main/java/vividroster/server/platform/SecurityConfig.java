@@ -67,6 +67,7 @@ class SecurityConfig {
         "/api/hearing/choices",
         "/api/hearing/run/*",
         "/api/hearing/positions/*",
+        "/api/hearing/pace/*",
         "/api/absences",
         "/api/live",
     };
