@@ -73,7 +73,16 @@ export default defineConfig({
     // What draws nothing runs without a page: a page for each file costs more than most of the tests in it.
     projects: [
       { extends: true, test: { name: "rules", environment: "node", include: ["src/**/*.test.ts"] } },
-      { extends: true, test: { name: "screens", environment: "jsdom", include: ["src/**/*.test.tsx"] } },
+      {
+        extends: true,
+        test: {
+          name: "screens",
+          environment: "jsdom",
+          include: ["src/**/*.test.tsx"],
+          setupFiles: ["src/test/setup.ts"],
+          testTimeout: 30_000,
+        },
+      },
     ],
   },
 });
