@@ -58,7 +58,7 @@ export default defineConfig({
         globPatterns: ["**/*.{js,css,html,svg,woff2}"],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
         navigateFallback: "/index.html",
-        navigateFallbackDenylist: [/^\/(api|actuator|v3)\//],
+        navigateFallbackDenylist: [/^\/(api|actuator|v3|calendar)\//],
       },
     }),
   ],

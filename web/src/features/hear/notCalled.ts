@@ -11,10 +11,15 @@ const words: Partial<Record<LeftOut, string>> = {
 };
 
 /** Who still has it to pass and is not called, with the reason the server gave. */
-export function notCalled(players: readonly Player[], { queue, made }: Pick<RunState, "queue" | "made">) {
+export function notCalled(
+  players: readonly Player[],
+  { queue, made, elsewhere }: Pick<RunState, "queue" | "made" | "elsewhere">,
+) {
   const met = new Set([...queue, ...made.map((press) => press.studentId)]);
   return players.flatMap((player) => {
-    const why = player.leftOut && words[player.leftOut];
+    const why = elsewhere.includes(player.studentId)
+      ? "heard elsewhere"
+      : player.leftOut && words[player.leftOut];
     return why && !met.has(player.studentId) ? [{ player, words: why }] : [];
   });
 }

@@ -6,6 +6,8 @@ export interface RunState {
   queue: readonly string[];
   /** Marks made in this run, newest last. */
   made: readonly Press[];
+  /** Whom somebody else has heard since this run began, so that they are not called here. */
+  elsewhere: readonly string[];
   /** Points given so far to the student being heard, by criterion; a check starts with every criterion seen. */
   marks: ReadonlyMap<number, number>;
   /** Asking why the student is excused. */
@@ -25,7 +27,7 @@ export type RunAction =
   | { type: "mark"; ordinal: number; points: number }
   | { type: "excuse"; asking: boolean };
 
-export const emptyRun: RunState = { queue: [], made: [], marks: new Map(), excusing: false };
+export const emptyRun: RunState = { queue: [], made: [], elsewhere: [], marks: new Map(), excusing: false };
 
 const fresh = { marks: new Map<number, number>(), excusing: false };
 
@@ -37,6 +39,7 @@ export function runReducer(state: RunState, action: RunAction): RunState {
     }
     case "record":
       return {
+        ...state,
         ...fresh,
         queue: action.stays ? state.queue : state.queue.filter((id) => id !== action.press.studentId),
         made: [...state.made, action.press],
@@ -60,12 +63,18 @@ export function runReducer(state: RunState, action: RunAction): RunState {
       // Who is being heard stays until the listener has decided.
       const [atDesk, ...others] = state.queue;
       if (!atDesk) return state;
-      return { ...state, queue: [atDesk, ...others.filter((id) => !action.studentIds.includes(id))] };
+      const heard = others.filter((id) => action.studentIds.includes(id));
+      return {
+        ...state,
+        queue: [atDesk, ...others.filter((id) => !heard.includes(id))],
+        elsewhere: [...state.elsewhere, ...heard],
+      };
     }
     case "undo": {
       const last = state.made.at(-1);
       if (!last) return state;
       return {
+        ...state,
         ...fresh,
         queue: [last.studentId, ...state.queue.filter((id) => id !== last.studentId)],
         made: state.made.slice(0, -1),

@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.music.InstrumentCode;
+import vividroster.core.progress.Evidence;
 import vividroster.core.progress.Outcome;
 import vividroster.core.progress.Standing;
 import vividroster.core.progress.Trail;
@@ -91,7 +92,10 @@ public record HearingQueue(List<UUID> order, Map<UUID, LeftOut> leftOut) {
                     continue;
                 }
                 latest = step;
-                triedToday |= step.outcome().isTry() && step.heardOn().equals(on);
+                // What a partner watched is practice; it takes nobody's turn.
+                triedToday |= step.outcome().isTry()
+                        && step.evidence() != Evidence.PARTNER_CHECK
+                        && step.heardOn().equals(on);
             }
             boolean countsTries = milestone.passRule() instanceof PassRule.KOfLastN;
             boolean missed = latest != null

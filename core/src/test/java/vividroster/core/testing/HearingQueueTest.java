@@ -51,7 +51,7 @@ class HearingQueueTest {
                 });
     }
 
-    /** For example "-1 NOT_YET, 0 PASS": days from today and outcomes; W is an excuse that was waived. */
+    /** For example "-1 NOT_YET, 0 PASS": days from today, outcomes, and the evidence where it is not live; WAIVED is an excuse. */
     private static Trail trail(String heard) {
         List<Step> steps = new ArrayList<>();
         for (String one : heard.isBlank() ? new String[0] : heard.split("; ")) {
@@ -61,7 +61,7 @@ class HearingQueueTest {
                     TUBA,
                     TODAY.plusDays(Integer.parseInt(words[0])),
                     1,
-                    Evidence.LIVE_ALONE,
+                    words.length > 2 ? Evidence.valueOf(words[2]) : Evidence.LIVE_ALONE,
                     waived ? Outcome.EXCUSED : Outcome.valueOf(words[1]),
                     waived));
         }
@@ -85,6 +85,7 @@ class HearingQueueTest {
         "one,    '-1 NOT_YET',              ''",
         "one,    '0 NOT_YET',               TRIED_TODAY",
         "one,    '-1 PASS',                 PASSED",
+        "one,    '0 NOT_YET PARTNER_CHECK', ''",
         "one,    '0 ABSENT',                ABSENT",
         "one,    '-1 ABSENT',               ''",
         "one,    '0 EXCUSED',               EXCUSED",
