@@ -1,7 +1,7 @@
 import { at } from "../../api/at";
 import { queryOptions } from "@tanstack/react-query";
 import { get } from "../../api/http";
-import type { Choice, Run } from "../../api/types";
+import type { Choice, Pace, Run, RunPosition } from "../../api/types";
 import type { Scope } from "../../app/scope";
 
 export const choicesQuery = (scope: Scope) =>
@@ -22,3 +22,18 @@ export const runQuery = (milestoneId: string, scope: Scope) =>
     refetchOnWindowFocus: false,
     refetchOnReconnect: false,
   });
+
+/** Whether who is left fits before the bell. Asked anew with every mark, for as many as are left then. */
+export const paceQuery = (milestoneId: string, classId: string | undefined, left: number, made: number) =>
+  queryOptions({
+    queryKey: ["pace", milestoneId, classId ?? "all", left, made],
+    queryFn: () => get<Pace>(at("/api/hearing/pace/{milestoneId}", { milestoneId }, { classId, left })),
+    retry: false,
+    gcTime: 60_000,
+  });
+
+/** Where students of a run stand now; of a hundred at most. */
+export const positionsOf = (milestoneId: string, studentIds: readonly string[]) =>
+  get<RunPosition[]>(
+    at("/api/hearing/positions/{milestoneId}", { milestoneId }, { studentIds: [...studentIds] }),
+  );

@@ -1,11 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState, useSyncExternalStore } from "react";
-import { at } from "../../api/at";
-import { get } from "../../api/http";
-import type { Run, RunPosition } from "../../api/types";
+import type { Run } from "../../api/types";
 import { live, sitAtDesk, type SeenMark } from "../../app/live";
 import { meQuery } from "../../app/queries";
 import { useToast } from "../../ui/toasts";
+import { positionsOf } from "./hear.queries";
 import { outcomeWords } from "./run";
 import type { useRun } from "./useRun";
 
@@ -33,7 +32,7 @@ export function useListeners(run: Run, running: ReturnType<typeof useRun>) {
       timer = undefined;
       const studentIds = [...asking].slice(0, 100);
       asking = new Set();
-      get<RunPosition[]>(at("/api/hearing/positions/{milestoneId}", { milestoneId }, { studentIds }))
+      positionsOf(milestoneId, studentIds)
         .then(seePositions)
         .catch(() => undefined);
     };

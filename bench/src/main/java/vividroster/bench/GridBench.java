@@ -32,16 +32,7 @@ final class GridBench {
                 Playwright playwright = Chromium.driver();
                 Browser browser = Chromium.launch(playwright)) {
             GridSchool school = GridSchool.open(server);
-            Page page = browser.newContext(new Browser.NewContextOptions()
-                            .setBaseURL(server.address())
-                            .setViewportSize(1280, 800))
-                    .newPage();
-            page.navigate("/");
-            page.getByLabel("Sign-in name").fill("bench");
-            page.getByLabel("Password").fill(GridSchool.PASSWORD);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
-                    .click();
-            page.waitForURL("**/podium**");
+            Page page = GridSchool.signedIn(browser, server);
             measure(page, school);
         }
     }

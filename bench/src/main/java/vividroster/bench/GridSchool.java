@@ -1,5 +1,8 @@
 package vividroster.bench;
 
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
@@ -35,12 +38,27 @@ record GridSchool(UUID classId, UUID checkId) {
 
     static final int STUDENTS = 30;
     static final int CRITERIA = 8;
-    static final String PASSWORD = "a-long-enough-word";
+    private static final String PASSWORD = "a-long-enough-word";
     private static final LocalDate FIRST = LocalDate.of(2026, 8, 17);
     private static final LocalDate TODAY = LocalDate.of(2026, 10, 7);
 
     String address() {
         return "/hear/" + checkId + "?class=" + classId + "&instrument=clarinet";
+    }
+
+    /** A page of a laptop's size on which this school's director is signed in. */
+    static Page signedIn(Browser browser, RunningServer server) {
+        Page page = browser.newContext(new Browser.NewContextOptions()
+                        .setBaseURL(server.address())
+                        .setViewportSize(1280, 800))
+                .newPage();
+        page.navigate("/");
+        page.getByLabel("Sign-in name").fill("bench");
+        page.getByLabel("Password").fill(PASSWORD);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                .click();
+        page.waitForURL("**/podium**");
+        return page;
     }
 
     static GridSchool open(RunningServer server) {

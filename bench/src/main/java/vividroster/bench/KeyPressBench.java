@@ -41,16 +41,7 @@ final class KeyPressBench {
                 Playwright playwright = Chromium.driver();
                 Browser browser = Chromium.launch(playwright)) {
             GridSchool school = GridSchool.open(server);
-            Page page = browser.newContext(new Browser.NewContextOptions()
-                            .setBaseURL(server.address())
-                            .setViewportSize(1280, 800))
-                    .newPage();
-            page.navigate("/");
-            page.getByLabel("Sign-in name").fill("bench");
-            page.getByLabel("Password").fill(GridSchool.PASSWORD);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
-                    .click();
-            page.waitForURL("**/podium**");
+            Page page = GridSchool.signedIn(browser, server);
             Timings keys = new Timings();
             page.navigate(school.address());
             page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Desk"))

@@ -149,6 +149,20 @@ public final class SchoolYear {
         return entries;
     }
 
+    /**
+     * The week of the next school day after a day, counted from 1; all weeks before it are past. The last where there is
+     * none.
+     */
+    public int weekOfNextSchoolDay(LocalDate after) {
+        List<Week> weeks = weeks();
+        for (int i = 0; i < weeks.size(); i++) {
+            if (weeks.get(i).schoolDays().stream().anyMatch(day -> day.isAfter(after))) {
+                return i + 1;
+            }
+        }
+        return weeks.size();
+    }
+
     public List<Week> weeks() {
         return weeks;
     }

@@ -28,6 +28,7 @@ import vividroster.core.plan.PlanItem;
 import vividroster.core.plan.PlanItem.Hold;
 import vividroster.core.plan.PlanMilestone.Deadline;
 import vividroster.core.plan.TeachingWeeks;
+import vividroster.core.plan.TiedClasses;
 import vividroster.core.reading.Vocabulary;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -115,7 +116,7 @@ class PlanYears {
                         .filter(section -> asks(item.scopes(), section))
                         .map(SeasonYear.Section::classId)
                         .collect(Collectors.toSet())));
-        Set<UUID> together = together(classIds, classesOf.values());
+        Set<UUID> together = TiedClasses.with(classIds, classesOf.values());
         List<SchoolClass> classes =
                 every.stream().filter(one -> together.contains(one.id())).toList();
         List<SeasonYear.Section> sections = everySection.stream()
@@ -139,7 +140,7 @@ class PlanYears {
         List<SeasonYear.Item> found = read.items(own, set);
         Map<UUID, ClassPacing> pacing = years.findPacing(programId, yearId);
         Settings settings = years.findSettings(programId);
-        int firstFree = firstFree(year, today);
+        int firstFree = year.weekOfNextSchoolDay(today);
         ChosenYear.Made made = problem(programId, year, classes, sections, found, pacing, settings, firstFree);
         Set<String> reached = found.stream().map(SeasonYear.Item::id).collect(Collectors.toSet());
         return new SeasonYear(
@@ -185,29 +186,6 @@ class PlanYears {
     private static boolean asks(List<SectionScope> scopes, SeasonYear.Section section) {
         return scopes.stream()
                 .anyMatch(scope -> scope.asks(section.classId(), section.instrument(), section.division()));
-    }
-
-    /** Classes that are tied by something chosen for more than one of them. */
-    private static Set<UUID> together(Collection<UUID> classIds, Collection<Set<UUID>> ties) {
-        Set<UUID> together = new LinkedHashSet<>(classIds);
-        boolean grew = true;
-        while (grew) {
-            grew = false;
-            for (Set<UUID> tie : ties) {
-                grew |= tie.stream().anyMatch(together::contains) && together.addAll(tie);
-            }
-        }
-        return together;
-    }
-
-    /** The week of the next school day after today; all weeks before it are past. */
-    private static int firstFree(SchoolYear year, LocalDate today) {
-        for (int i = 0; i < year.weeks().size(); i++) {
-            if (year.weeks().get(i).schoolDays().stream().anyMatch(day -> day.isAfter(today))) {
-                return i + 1;
-            }
-        }
-        return year.weeks().size();
     }
 
     private List<SeasonYear.Section> sections(
