@@ -50,7 +50,7 @@ class FitController {
      * @param reachCm web of the thumb to the tip of the ring finger, hand spread
      * @param weeks since the first lesson on the bassoon
      */
-    record Measures(
+    record FitMeasures(
             @Absent Double handCm,
             @Absent Double seatCm,
             @Absent Double kneeCm,
@@ -79,7 +79,7 @@ class FitController {
 
     record FitRequest(
             @NotNull(message = "Choose what is fitted.") FitKind kind,
-            @NotNull(message = "Measure first.") Measures measures) {}
+            @NotNull(message = "Measure first.") FitMeasures measures) {}
 
     record BodyTestView(BodyTest test, String sentence) {}
 
@@ -90,7 +90,7 @@ class FitController {
     record NewFit(
             @NotNull(message = "A fit needs an id.") UUID id,
             @NotNull(message = "Choose what is fitted.") FitKind kind,
-            @NotNull(message = "Measure first.") Measures measures,
+            @NotNull(message = "Measure first.") FitMeasures measures,
             @NotNull Set<@NotNull BodyTest> confirmed,
 
             @Absent @Size(max = Lengths.LABEL, message = "At most {max} letters.")

@@ -3,6 +3,7 @@ package vividroster.server.platform;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -40,13 +41,20 @@ class ApiDocs {
     OpenApiCustomizer requiredUnlessAbsent() {
         return api -> {
             api.setServers(List.of());
-            Map<String, List<String>> required = requiredByRecord();
-            api.getComponents().getSchemas().forEach((name, schema) -> schema.setRequired(required.get(name)));
+            Map<String, List<List<String>>> required = requiredByRecord();
+            api.getComponents().getSchemas().forEach((name, schema) -> {
+                List<List<String>> ofName = required.getOrDefault(name, List.of());
+                if (ofName.size() > 1) {
+                    throw new IllegalStateException("Two records are called " + name
+                            + "; the document would tell of one as if it were the other.");
+                }
+                schema.setRequired(ofName.isEmpty() ? null : ofName.getFirst());
+            });
         };
     }
 
     /** Records of the API by simple name, the name the document gives their schemas. */
-    private static Map<String, List<String>> requiredByRecord() {
+    private static Map<String, List<List<String>>> requiredByRecord() {
         ClassPathScanningCandidateComponentProvider records = new ClassPathScanningCandidateComponentProvider(false) {
             @Override
             protected boolean isCandidateComponent(
@@ -55,12 +63,11 @@ class ApiDocs {
             }
         };
         records.addIncludeFilter(new AssignableTypeFilter(Record.class));
-        Map<String, List<String>> required = new HashMap<>();
+        Map<String, List<List<String>>> required = new HashMap<>();
         records.findCandidateComponents("vividroster.server").forEach(found -> {
             Class<?> type = ClassUtils.resolveClassName(found.getBeanClassName(), null);
-            required.put(
-                    type.getSimpleName(),
-                    Arrays.stream(type.getRecordComponents())
+            required.computeIfAbsent(type.getSimpleName(), name -> new ArrayList<>())
+                    .add(Arrays.stream(type.getRecordComponents())
                             .filter(component -> !component.isAnnotationPresent(Absent.class))
                             .map(RecordComponent::getName)
                             .sorted()

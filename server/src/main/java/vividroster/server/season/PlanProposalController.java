@@ -193,12 +193,13 @@ class PlanProposalController {
             @Absent Long points,
             @Absent LookQueries.EndedAs endedAs) {}
 
-    record LookRequest(@NotNull(message = "Choose a class.") UUID classId) {}
+    record LongLookRequest(
+            @NotNull(message = "Choose a class.") UUID classId) {}
 
     @PostMapping("/looks")
     @ResponseStatus(HttpStatus.ACCEPTED)
     @Operation(operationId = "lookLonger", summary = "Look longer for a better plan, in the background")
-    LookStartedView look(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody LookRequest request) {
+    LookStartedView look(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody LongLookRequest request) {
         return new LookStartedView(looks.start(person, request.classId()));
     }
 
