@@ -6,6 +6,7 @@ import { ProgressMark } from "../../ui/ProgressMark";
 import { milestoneName } from "./milestoneName";
 import type { Press } from "./ahead";
 import { NotCalled } from "./NotCalled";
+import { notCalled } from "./notCalled";
 import { eachWords, fitWords } from "./paceWords";
 import { openSecondScreen } from "./secondScreen";
 import { usePace } from "./usePace";
@@ -39,7 +40,9 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
           {queue.length === 0
             ? total === 0 && isSetForNobody(run.players)
               ? "Nobody to hear"
-              : "All heard"
+              : notCalled(run.players, live.state).length > 0
+                ? "Nobody more to call"
+                : "All heard"
             : `${queue.length} left · ${duration(pace?.neededSeconds ?? queue.length * run.secondsPerStudent)}`}
         </p>
         {queue.length > 0 && fit && <p className={clsx("small", !pace?.fits && "font-semibold")}>{fit}</p>}

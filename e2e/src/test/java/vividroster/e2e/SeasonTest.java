@@ -54,6 +54,11 @@ class SeasonTest {
         return week;
     }
 
+    /** What is pressed moves something in the plan; it is answered before this returns. */
+    private static void moved(Page page, Runnable press) {
+        page.waitForResponse(response -> response.url().contains("/plan/moves"), press);
+    }
+
     @Test
     void aYearIsProposedTakenMovedAndOrdered() throws IOException {
         try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
@@ -76,15 +81,14 @@ class SeasonTest {
             page.keyboard().press("ArrowRight");
             assertThat(page.getByRole(AriaRole.REGION, named("Moving"))).containsText("Line 2 to");
             assertThat(page.getByText("Put it there")).isVisible();
-            page.keyboard().press("Enter");
+            moved(page, () -> page.keyboard().press("Enter"));
             assertThat(page.getByRole(AriaRole.REGION, named("Moving"))).isHidden();
             page.waitForCondition(() -> !weekOf(line).equals(before));
             String after = weekOf(line);
-            page.keyboard().press("u");
+            // each key is answered before the next, so that no answer is taken for another's
+            moved(page, () -> page.keyboard().press("u"));
             page.waitForCondition(() -> weekOf(line).equals(before));
-            page.waitForResponse(
-                    response -> response.url().contains("/plan/moves"),
-                    () -> page.keyboard().press("r"));
+            moved(page, () -> page.keyboard().press("r"));
             page.waitForCondition(() -> weekOf(line).equals(after));
 
             page.navigate("/season/week?class=" + school.id("Winds") + "&week=" + after);

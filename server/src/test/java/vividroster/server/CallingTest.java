@@ -115,6 +115,45 @@ class CallingTest {
         assertThat(called("line 2", "&instrument=flute")).containsExactly("Bo Lund", "Ana Reed");
     }
 
+    /** One fact in three places. */
+    @Test
+    void podiumChoicesAndRunCountTheSame() {
+        director.post("/api/absences", away("Bo Lund", true));
+        director.post("/api/attempts", school.attempt("Ana Reed", "line", "NOT_YET"));
+        director.post("/api/attempts", school.attempt("Cy Moor", "line", "PASS"));
+        director.post(
+                "/api/pain-reports",
+                Map.of(
+                        "id", Ids.next(),
+                        "studentId", school.id("Flo Hart"),
+                        "classId", school.id("Winds"),
+                        "place", "lip",
+                        "since", "today"));
+        int run = called("line", "").size();
+        assertThat(run).as("Di and Ed are left").isEqualTo(2);
+        assertThat(open(director.get("/api/hearing/choices?classId=" + school.id("Winds"))
+                        .json()))
+                .isEqualTo(run);
+        for (JsonNode one : director.get("/api/podium").json().path("classes")) {
+            if (one.path("classId").asString().equals(school.id("Winds").toString())) {
+                assertThat(open(one.path("hear"))).isEqualTo(run);
+                assertThat(one.path("away").asInt()).isEqualTo(1);
+            }
+        }
+    }
+
+    private int open(JsonNode milestones) {
+        for (JsonNode milestone : milestones) {
+            if (milestone
+                    .path("milestoneId")
+                    .asString()
+                    .equals(school.id("line").toString())) {
+                return milestone.path("open").asInt();
+            }
+        }
+        throw new AssertionError("not among " + milestones);
+    }
+
     @Test
     void aRetryWaitsADayUnlessTriesAreCountedOrTheProgrammeSaysSo() {
         director.post("/api/attempts", school.attempt("Ana Reed", "line", "NOT_YET"));

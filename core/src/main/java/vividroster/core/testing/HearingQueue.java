@@ -155,24 +155,24 @@ public record HearingQueue(List<UUID> order, Map<UUID, LeftOut> leftOut) {
                 .collect(Collectors.toSet());
     }
 
-    /** Where several hold, what lasts longest is said. */
     private static Optional<LeftOut> leftOut(Candidate candidate, Policy policy) {
-        Optional<LeftOut> ofCall = leftOut(candidate.call(), policy);
-        if (candidate.call().kept().isPresent()) {
-            return ofCall;
-        }
-        if (candidate.inPain()) {
-            return Optional.of(LeftOut.RESTING);
-        }
-        return candidate.absent() ? Optional.of(LeftOut.ABSENT) : ofCall;
+        return leftOut(candidate.call(), candidate.absent(), candidate.inPain(), policy);
     }
 
-    /** Why somebody is not called any more by what was heard alone; empty when still to be called. */
-    public static Optional<LeftOut> leftOut(Call call, Policy policy) {
+    /**
+     * Why somebody is not called; empty when they are. Where several reasons hold, what lasts longest is said.
+     *
+     * @param absent on the list of the class today
+     * @param inPain reported on this instrument and not followed up
+     */
+    public static Optional<LeftOut> leftOut(Call call, boolean absent, boolean inPain, Policy policy) {
         if (call.kept().isPresent()) {
             return call.kept();
         }
-        if (call.absentToday()) {
+        if (inPain) {
+            return Optional.of(LeftOut.RESTING);
+        }
+        if (absent || call.absentToday()) {
             return Optional.of(LeftOut.ABSENT);
         }
         return call.triedToday() && !policy.againTheSameDay() ? Optional.of(LeftOut.TRIED_TODAY) : Optional.empty();

@@ -30,7 +30,6 @@ import vividroster.core.season.MilestoneOrder;
 import vividroster.core.testing.HearingPace;
 import vividroster.core.testing.HearingQueue;
 import vividroster.core.testing.HearingQueue.LeftOut;
-import vividroster.server.attendance.Absences;
 import vividroster.server.checks.Checks;
 import vividroster.server.hearing.HearingRuns.Queue;
 import vividroster.server.hearing.HearingRuns.Seated;
@@ -47,7 +46,6 @@ import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
-import vividroster.server.wellbeing.PainReports;
 
 /** What a director needs to hear a section: what can be heard, and whom with it. */
 @Service
@@ -61,8 +59,6 @@ class HearingDesk {
     private final Orders orders;
     private final Checks checks;
     private final InstrumentCatalog catalog;
-    private final Absences absences;
-    private final PainReports pain;
 
     HearingDesk(
             Rosters rosters,
@@ -72,11 +68,7 @@ class HearingDesk {
             Office office,
             Orders orders,
             Checks checks,
-            InstrumentCatalog catalog,
-            Absences absences,
-            PainReports pain) {
-        this.absences = absences;
-        this.pain = pain;
+            InstrumentCatalog catalog) {
         this.rosters = rosters;
         this.progress = progress;
         this.runs = runs;
@@ -87,7 +79,7 @@ class HearingDesk {
         this.catalog = catalog;
     }
 
-    /** @param open players still to pass it */
+    /** @param open players whom a run would call today */
     record Choice(
             UUID milestoneId,
             MilestoneKind kind,
@@ -138,10 +130,14 @@ class HearingDesk {
         List<Seat> seats = reach.of(rosters.seatsOfStudentsIn(programId, scope, today), catalog);
         List<Seated> rows = runs.seated(programId, seats, scope, today);
         Sheet sheet = progress.sheet(programId, Question.of(seats, today));
+        HearingRuns.Today calling = runs.today(programId, rows, today);
         return Pressing.of(sheet.asked(rows.stream().map(Seated::player).toList()), today).stream()
                 .filter(pressed -> reach.seesGrades()
                         || !isGraded(sheet.milestones().get(pressed.asked().milestoneId())))
-                .map(pressed -> choice(sheet.milestones().get(pressed.asked().milestoneId()), pressed.asked()))
+                .map(pressed -> choice(
+                        sheet.milestones().get(pressed.asked().milestoneId()),
+                        pressed.asked(),
+                        calling.toCall(sheet, rows, pressed.asked().milestoneId())))
                 .toList();
     }
 
@@ -149,14 +145,14 @@ class HearingDesk {
         return milestone.kind() == MilestoneKind.PLAYING_TEST;
     }
 
-    private static Choice choice(Milestone milestone, Asked asked) {
+    private static Choice choice(Milestone milestone, Asked asked, int toCall) {
         return new Choice(
                 milestone.id(),
                 milestone.kind(),
                 milestone.shortName(),
                 milestone.title(),
                 asked.dueOn(),
-                asked.open(),
+                toCall,
                 asked.passed(),
                 asked.asked());
     }
@@ -174,13 +170,7 @@ class HearingDesk {
                 .filter(row -> milestone.isFor(row.seat().instrument()))
                 .toList();
         Sheet sheet = progress.sheet(programId, Question.of(seats, today, milestoneId));
-        Queue queue = runs.queue(
-                programId,
-                rows,
-                milestone,
-                sheet,
-                absences.on(programId, classesOf(rows), today),
-                resting(programId, rows));
+        Queue queue = runs.queue(programId, rows, milestone, sheet);
         Map<UUID, String> classNames =
                 rosters.classes(programId).stream().collect(Collectors.toMap(SchoolClass::id, SchoolClass::name));
         Map<UUID, TestFacts> tests = library.tests(programId, List.of(milestoneId));
@@ -233,7 +223,7 @@ class HearingDesk {
                 .map(seat -> new Player(seat.studentId(), seat.instrument()))
                 .map(player -> new PositionView(
                         player.studentId(),
-                        HearingQueue.leftOut(sheet.call(player, milestoneId), policy)
+                        HearingQueue.leftOut(sheet.call(player, milestoneId), false, false, policy)
                                 .orElse(null),
                         StandingView.of(sheet.standing(player, milestoneId)),
                         OutlookView.of(sheet.outlook(player, milestoneId))))
@@ -283,17 +273,6 @@ class HearingDesk {
                 toBell.map(time -> (int) time.toSeconds()).orElse(null),
                 fit.inTime(),
                 fit.fits());
-    }
-
-    private static Set<UUID> classesOf(List<Seated> rows) {
-        return rows.stream().map(row -> row.seat().classId()).collect(Collectors.toSet());
-    }
-
-    /** Whoever reported pain on an instrument and was not asked since. */
-    private Set<Player> resting(UUID programId, List<Seated> rows) {
-        return pain.open(programId, rows.stream().map(row -> row.student().id()).toList()).stream()
-                .map(report -> new Player(report.studentId(), report.instrument()))
-                .collect(Collectors.toSet());
     }
 
     /** A check as the programme's schools word it. */

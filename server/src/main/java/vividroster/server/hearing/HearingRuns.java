@@ -23,6 +23,7 @@ import vividroster.core.roster.SectionScope;
 import vividroster.core.testing.HearingPace;
 import vividroster.core.testing.HearingQueue;
 import vividroster.core.testing.HearingTime;
+import vividroster.server.attendance.Absences;
 import vividroster.server.checks.Checks;
 import vividroster.server.hearing.Progress.Sheet;
 import vividroster.server.library.Library;
@@ -32,6 +33,7 @@ import vividroster.server.lines.LineTimes;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.Student;
+import vividroster.server.wellbeing.PainReports;
 
 /** Who is heard in a run, in which order, and how long it takes. */
 @Service
@@ -48,6 +50,8 @@ public class HearingRuns {
     private final HearingTime time;
     private final LineTimes lineTimes;
     private final Checks checks;
+    private final Absences absences;
+    private final PainReports pain;
 
     HearingRuns(
             AttemptQueries queries,
@@ -57,7 +61,11 @@ public class HearingRuns {
             InstrumentCatalog catalog,
             HearingTime time,
             LineTimes lineTimes,
-            Checks checks) {
+            Checks checks,
+            Absences absences,
+            PainReports pain) {
+        this.absences = absences;
+        this.pain = pain;
         this.checks = checks;
         this.lineTimes = lineTimes;
         this.queries = queries;
@@ -121,19 +129,47 @@ public class HearingRuns {
     public record Queue(HearingQueue called, Map<UUID, LocalDate> lastHeardOn) {}
 
     /**
-     * Who is called with a milestone.
+     * What keeps students from being called today, whatever is heard.
      *
-     * @param away students away today, by class
-     * @param resting who does not play the instrument for now
+     * @param away students away, by class
+     * @param resting who does not play the instrument until somebody has asked
      */
+    public record Today(Map<UUID, Set<UUID>> away, Set<Player> resting, HearingQueue.Policy policy) {
+
+        private boolean isAway(Seated seated) {
+            return away.getOrDefault(seated.seat().classId(), Set.of())
+                    .contains(seated.student().id());
+        }
+
+        /** How many of them a run with a milestone would call. */
+        public int toCall(Sheet sheet, Collection<Seated> rows, UUID milestoneId) {
+            return (int) rows.stream()
+                    .filter(seated -> HearingQueue.leftOut(
+                                    sheet.call(seated.player(), milestoneId),
+                                    isAway(seated),
+                                    resting.contains(seated.player()),
+                                    policy)
+                            .isEmpty())
+                    .count();
+        }
+    }
+
     @Transactional(readOnly = true)
-    public Queue queue(
-            UUID programId,
-            List<Seated> inSeating,
-            Milestone milestone,
-            Sheet sheet,
-            Map<UUID, Set<UUID>> away,
-            Set<Player> resting) {
+    public Today today(UUID programId, Collection<Seated> rows, LocalDate on) {
+        Set<UUID> classIds = rows.stream().map(row -> row.seat().classId()).collect(Collectors.toSet());
+        Set<UUID> studentIds = rows.stream().map(row -> row.student().id()).collect(Collectors.toSet());
+        return new Today(
+                absences.on(programId, classIds, on),
+                pain.open(programId, studentIds).stream()
+                        .map(report -> new Player(report.studentId(), report.instrument()))
+                        .collect(Collectors.toSet()),
+                checks.calling(programId));
+    }
+
+    /** Who is called with a milestone. */
+    @Transactional(readOnly = true)
+    public Queue queue(UUID programId, List<Seated> inSeating, Milestone milestone, Sheet sheet) {
+        Today today = today(programId, inSeating, sheet.on());
         List<UUID> ids = inSeating.stream().map(s -> s.student().id()).toList();
         Map<UUID, List<Trail>> ofStudents = trails.findAll(programId, ids);
         Map<UUID, LocalDate> lastHeard = lastHeard(ofStudents, sheet.on());
@@ -148,11 +184,10 @@ public class HearingRuns {
                                                 lastHeard.get(seated.student().id())),
                                         firstLastTime.equals(
                                                 Optional.of(seated.student().id())),
-                                        away.getOrDefault(seated.seat().classId(), Set.of())
-                                                .contains(seated.student().id()),
-                                        resting.contains(seated.player())))
+                                        today.isAway(seated),
+                                        today.resting().contains(seated.player())))
                                 .toList(),
-                        checks.calling(programId)),
+                        today.policy()),
                 lastHeard);
     }
 

@@ -33,7 +33,6 @@ import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
-import vividroster.server.attendance.Absences;
 import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.Progress;
@@ -63,7 +62,6 @@ class Podiums {
     private final PainReports painReports;
     private final StudentVariants variants;
     private final Fits fits;
-    private final Absences absences;
 
     Podiums(
             Progress progress,
@@ -74,9 +72,7 @@ class Podiums {
             InstrumentCatalog catalog,
             PainReports painReports,
             StudentVariants variants,
-            Fits fits,
-            Absences absences) {
-        this.absences = absences;
+            Fits fits) {
         this.progress = progress;
         this.runs = runs;
         this.rosters = rosters;
@@ -113,7 +109,7 @@ class Podiums {
             @Absent String concertKey,
             int asked) {}
 
-    /** @param open students who are there and still have to play it; seconds to hear them all */
+    /** @param open students whom a run would call on that day; seconds to hear them all */
     record HearView(
             UUID milestoneId,
             MilestoneKind kind,
@@ -199,14 +195,6 @@ class Podiums {
     /** What one class of the day is drawn from. @param asked what is set for anybody in it, in shelf order */
     private record OfClass(MeetingClass meeting, List<Seated> rows, List<Asked> asked, Capped<Pressed> toHear) {
 
-        /** Students who are there and still have to play it. */
-        int openHere(Sheet sheet, UUID milestoneId, Set<UUID> away) {
-            return (int) rows.stream()
-                    .filter(row -> !away.contains(row.student().id()))
-                    .filter(row -> sheet.standing(row.player(), milestoneId).isOpen())
-                    .count();
-        }
-
         List<Asked> current(LocalDate day) {
             return asked.stream()
                     .filter(one -> Pressing.isCurrent(one.dueOn(), day))
@@ -223,7 +211,7 @@ class Podiums {
             Map<UUID, Duration> perStudent,
             List<PainReport> pain,
             List<DueReview> reviews,
-            Map<UUID, Set<UUID>> away) {}
+            HearingRuns.Today calling) {}
 
     @Transactional(readOnly = true)
     public PodiumView podium(UUID programId, Optional<LocalDate> on, Reach reach) {
@@ -294,18 +282,17 @@ class Podiums {
                         programId, heard.stream().map(sheet.milestones()::get).toList()),
                 reach == Reach.EVERYBODY ? painReports.open(programId, names.keySet()) : List.of(),
                 reviews(programId, names, day),
-                absences.on(
+                runs.today(
                         programId,
-                        classes.stream()
-                                .map(c -> c.meeting().schoolClass().id())
-                                .toList(),
+                        classes.stream().flatMap(c -> c.rows().stream()).toList(),
                         day));
     }
 
     private PodiumClass view(OfClass c, OfDay known) {
         Map<UUID, Seated> students = new LinkedHashMap<>();
         c.rows().forEach(row -> students.put(row.student().id(), row));
-        Set<UUID> away = known.away().getOrDefault(c.meeting().schoolClass().id(), Set.of());
+        Set<UUID> away =
+                known.calling().away().getOrDefault(c.meeting().schoolClass().id(), Set.of());
         Capped<NeedsAttention.TriedOften> often = NeedsAttention.afterTries(c.rows().stream()
                 .map(row -> new NeedsAttention.Player(
                         row.student().id(),
@@ -333,7 +320,11 @@ class Podiums {
                 c.toHear().shown().stream()
                         .map(pressed -> hearView(
                                 pressed.asked(),
-                                c.openHere(known.sheet(), pressed.asked().milestoneId(), away),
+                                known.calling()
+                                        .toCall(
+                                                known.sheet(),
+                                                c.rows(),
+                                                pressed.asked().milestoneId()),
                                 known,
                                 c.meeting().at()))
                         .toList(),
