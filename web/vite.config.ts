@@ -70,7 +70,11 @@ export default defineConfig({
   },
   server: { host: "127.0.0.1", proxy: { "/api": server, "/v3": server, "/actuator": server } },
   test: {
-    // What draws nothing runs without a page: a page for each file costs more than most of the tests in it.
+    // What draws nothing runs without a page; what draws shares one: a page and all modules anew for each file cost four
+    // times what the tests in it do.
+    isolate: false,
+    unstubGlobals: true,
+    testTimeout: 30_000,
     projects: [
       { extends: true, test: { name: "rules", environment: "node", include: ["src/**/*.test.ts"] } },
       {
@@ -80,7 +84,6 @@ export default defineConfig({
           environment: "jsdom",
           include: ["src/**/*.test.tsx"],
           setupFiles: ["src/test/setup.ts"],
-          testTimeout: 30_000,
         },
       },
     ],

@@ -64,7 +64,7 @@ function tab(around: ReturnType<typeof browser>, send: Send, now = () => new Dat
 }
 
 const waitingOf = (box: Outbox) => box.snapshot().waiting.map((one) => one.id);
-const until = (check: () => void) => vi.waitFor(check, { timeout: 3000, interval: 2 });
+const until = (check: () => void) => vi.waitFor(check, { timeout: 15_000, interval: 2 });
 const sentIds = (entries: readonly Entry[]) => entries.map((one) => one.id);
 
 describe("the outbox", () => {

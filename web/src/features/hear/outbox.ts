@@ -42,6 +42,7 @@ export class Outbox {
   private kept: readonly Kept[] = [];
   /** Marks being written down; they are sent afterwards. */
   private writing: readonly Kept[] = [];
+  private writes: Promise<void> = Promise.resolve();
   /** Marks the store did not take, each with the place of the last one it did. */
   private unkept: readonly Kept[] = [];
   private gone = new Set<string>();
@@ -99,20 +100,25 @@ export class Outbox {
     if (!this.owner) throw new Error("Nobody is signed in.");
     const kept: Kept = { id: entry.id, owner: this.owner, entry: pressedAt(entry, this.around.now()) };
     this.writing = [...this.writing, kept];
-    void this.write(kept).then(() => this.flush());
+    const put = this.around.store.put(kept).then(
+      (seq) => ({ seq }),
+      () => undefined,
+    );
+    // Taken in the order made: where the store fails, what is behind must not come before what it still writes.
+    this.writes = this.writes.then(async () => this.wrote(kept, await put));
+    void this.writes.then(() => this.flush());
     this.publish();
   }
 
-  private async write(kept: Kept) {
-    try {
-      const seq = await this.around.store.put(kept);
-      this.kept = inOrder([...this.kept, { ...kept, seq }]);
-      this.keepsNothing = false;
+  /** What came of writing a mark down; nothing where the store failed. */
+  private wrote(kept: Kept, put: { seq: number } | undefined) {
+    if (put) {
+      this.kept = inOrder([...this.kept, { ...kept, seq: put.seq }]);
       this.around.tabs.tell({ kind: "changed" });
-    } catch {
-      this.keepsNothing = true;
+    } else {
       this.unkept = [...this.unkept, { ...kept, after: this.kept.at(-1)?.seq ?? 0 }];
     }
+    this.keepsNothing = put === undefined;
     this.writing = this.writing.filter((one) => one !== kept);
     this.publish();
   }

@@ -4,14 +4,6 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 import { draw, Refusal, server, type Sent } from "../../test/render";
 import { LinePage } from "./LinePage";
 
-vi.mock("./Staff", () => ({
-  default: ({ label, brackets }: { label: string; brackets: { label: string }[] }) => (
-    <div role="img" aria-label={label}>
-      {brackets.map((b) => b.label).join("|")}
-    </div>
-  ),
-}));
-
 const section = (instrument: string, name: string, writtenKey: string) => ({
   instrument,
   name,

@@ -5,10 +5,6 @@ import { draw, server } from "../../test/render";
 import { minutesWords, stepped } from "./warmUp";
 import { WarmUpPage } from "./WarmUpPage";
 
-vi.mock("../line/Staff", () => ({
-  default: ({ label }: { label: string }) => <div role="img" aria-label={label} />,
-}));
-
 const part = (kind: string, title: string, minutes: number) => ({
   kind,
   title,

@@ -27,8 +27,8 @@ class OwnedDataTest {
     /** Tables with a student whose rows hold no words, or whose words are taken by the owner's function. */
     private static final List<String> STAY = List.of("attempt", "attempt_trail", "seat");
 
-    private static final List<String> GO =
-            List.of("pain_report", "student_variant", "student_fit", "remedy_helped", "measurement", "absence");
+    private static final List<String> GO = List.of(
+            "pain_report", "student_variant", "student_fit", "remedy_helped", "measurement", "absence", "habit_look");
 
     private final RunningServer server = RunningServer.shared();
     private final School school = School.open(server);

@@ -75,8 +75,9 @@ class RolesTest {
                     || path.startsWith("/api/session")
                     || path.startsWith("/api/attempts")
                     || path.equals("/api/pain-reports")
-                    // Only of students in reach; CallingTest and LiveTest ask.
+                    // Only of students in reach; CallingTest, LiveTest and HabitWatchTest ask.
                     || path.equals("/api/absences")
+                    || path.equals("/api/habits/looks")
                     || path.equals("/api/hearing/positions/{milestoneId}")
                     // Of one's own marks.
                     || path.equals("/api/hearing/pace/{milestoneId}")

@@ -46,6 +46,24 @@ public enum CheckTopic {
         };
     }
 
+    /** Whether it is a habit of posture, hands or sound, which can be seen or heard while others play and may slip later. */
+    public boolean isHabit() {
+        return switch (this) {
+            case BODY, RELEASE, BREATH, HOLD, LEFT_HAND, RIGHT_HAND, FIRST_SOUND, BOW_HOLD, BOW_PATH -> true;
+            case HANDLING,
+                    ASSEMBLY,
+                    READING,
+                    ARTICULATION,
+                    STARTING_NOTES,
+                    SLIDE,
+                    FINGER_PATTERN,
+                    SHIFT,
+                    FIRST_NOTES,
+                    FIRST_TUNE,
+                    CARE -> false;
+        };
+    }
+
     /** Topics in teaching order. */
     public static List<CheckTopic> inOrder() {
         return List.of(values());

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 
@@ -19,6 +20,19 @@ public final class MostHelped {
 
     /** @param students how many it helped, each once however often */
     public record Counted(String sign, String remedy, int students) {}
+
+    /**
+     * What is tried first with a student: what helped this one latest, else what helped the most students.
+     *
+     * @param helped with one check, latest first
+     */
+    public static Optional<String> firstToTry(UUID studentId, Collection<Helped> helped) {
+        return helped.stream()
+                .filter(one -> one.studentId().equals(studentId))
+                .map(Helped::remedy)
+                .findFirst()
+                .or(() -> of(helped).stream().map(Counted::remedy).findFirst());
+    }
 
     /** By number of students, most first; equals by sign, then by remedy. */
     public static List<Counted> of(Collection<Helped> helped) {

@@ -247,6 +247,7 @@ class WhatChecksSayTest {
         Set<String> ofRules = Set.of(
                 "calling-order",
                 "same-day",
+                "habit-watch",
                 "horn-build",
                 "horn-first-notes",
                 "b-flat-saxophones",

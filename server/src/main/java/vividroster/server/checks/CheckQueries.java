@@ -2,6 +2,7 @@ package vividroster.server.checks;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.databind.json.JsonMapper;
+import vividroster.core.curriculum.CheckTopic;
 import vividroster.server.platform.Rows;
 
 /** What technique checks say, by version. */
@@ -86,6 +88,27 @@ class CheckQueries {
                         where c.program_id = :programId
                         order by m.shelf_order, m.id
                         """).param("programId", programId).query(this::row).list();
+    }
+
+    /** By milestone; what is no check is left out. */
+    Map<UUID, CheckTopic> findTopics(UUID programId, Collection<UUID> milestoneIds) {
+        Map<UUID, CheckTopic> topics = new HashMap<>();
+        if (milestoneIds.isEmpty()) {
+            return topics;
+        }
+        jdbc.sql("""
+                        select v.milestone_id, v.content ->> 'topic' as topic
+                        from milestone m
+                        join technique_check_version v
+                          on v.program_id = m.program_id and v.milestone_id = m.id and v.version = m.version
+                        where m.program_id = :programId and m.id = any(:ids)
+                        """)
+                .param("programId", programId)
+                .param("ids", Rows.array(milestoneIds))
+                .query(row -> {
+                    topics.put(Rows.id(row, "milestone_id"), CheckTopic.valueOf(row.getString("topic")));
+                });
+        return topics;
     }
 
     private CheckRow row(ResultSet row, int n) throws SQLException {

@@ -28,6 +28,7 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 import vividroster.core.music.Spelling;
+import vividroster.core.progress.HabitWatch;
 import vividroster.core.testing.HearingQueue;
 import vividroster.formats.checks.CheckLibraryFile;
 import vividroster.server.checks.CheckQueries.CheckRow;
@@ -139,6 +140,21 @@ public class Checks implements WordedCriteria {
     public HearingQueue.Policy calling(UUID programId) {
         SchoolChoices choices = choices(programId);
         return new HearingQueue.Policy(choices.of(Schools.READY_FIRST), choices.of(Schools.AGAIN_THE_SAME_DAY));
+    }
+
+    /** When passed habits are looked at again. */
+    @Transactional(readOnly = true)
+    public HabitWatch.Terms habitWatch(UUID programId) {
+        return choices(programId).of(Schools.HABIT_WATCH);
+    }
+
+    /** Which of these milestones are checks of a habit that can be looked at again. */
+    @Transactional(readOnly = true)
+    public Set<UUID> habits(UUID programId, Collection<UUID> milestoneIds) {
+        return queries.findTopics(programId, milestoneIds).entrySet().stream()
+                .filter(check -> check.getValue().isHabit())
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 
     /** How keys of six signs are written in a programme. */

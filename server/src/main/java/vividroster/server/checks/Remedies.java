@@ -90,6 +90,12 @@ public class Remedies {
         return queries.findOfCheck(programId, milestoneId, studentIds);
     }
 
+    /** What helped anybody with these checks, latest first. */
+    @Transactional(readOnly = true)
+    public List<Helped> ofChecks(UUID programId, Collection<UUID> milestoneIds) {
+        return milestoneIds.isEmpty() ? List.of() : queries.findOfChecks(programId, milestoneIds);
+    }
+
     @Transactional(readOnly = true)
     public List<Helped> ofStudent(UUID programId, UUID studentId) {
         return queries.findOfStudent(programId, studentId);

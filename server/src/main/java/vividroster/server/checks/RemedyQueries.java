@@ -62,6 +62,17 @@ class RemedyQueries {
                 .list();
     }
 
+    List<Remedies.Helped> findOfChecks(UUID programId, Collection<UUID> milestoneIds) {
+        return jdbc.sql(SELECT + """
+                        where program_id = :programId and milestone_id = any(:milestoneIds)
+                        order by helped_on desc, noted_at desc
+                        """)
+                .param("programId", programId)
+                .param("milestoneIds", Rows.array(milestoneIds))
+                .query(RemedyQueries::helped)
+                .list();
+    }
+
     List<Remedies.Helped> findOfStudent(UUID programId, UUID studentId) {
         return jdbc.sql(SELECT + """
                         where program_id = :programId and student_id = :studentId

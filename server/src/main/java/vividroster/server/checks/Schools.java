@@ -9,6 +9,7 @@ import vividroster.core.curriculum.SchoolChoices;
 import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.hands.Sticking;
 import vividroster.core.music.Spelling;
+import vividroster.core.progress.HabitWatch;
 import vividroster.core.rehearsal.Ladder.Grouping;
 import vividroster.core.rehearsal.Ladder.Habit;
 import vividroster.core.rehearsal.WarmUp;
@@ -58,6 +59,12 @@ public final class Schools {
 
     public static final School<Boolean> READY_FIRST = School.whether("calling-order", "ready-first", "longest-unheard");
     public static final School<Boolean> AGAIN_THE_SAME_DAY = School.whether("same-day", "again", "day-between");
+    public static final School<HabitWatch.Terms> HABIT_WATCH = School.of(
+            "habit-watch",
+            Map.of(
+                    "three-six-twelve", HabitWatch.Terms.DEFAULT,
+                    "two-four-eight-sixteen", HabitWatch.Terms.DEFAULT.after(List.of(2, 4, 8, 16)),
+                    "not-watched", HabitWatch.Terms.DEFAULT.after(List.of())));
 
     /** Rewords the checks for the tongue too. */
     static final School<Boolean> ONE_SYLLABLE = School.whether("articulation-words", "one-syllable", "by-style");
@@ -87,7 +94,8 @@ public final class Schools {
             FERMATA_PLAYED,
             ONE_SYLLABLE,
             READY_FIRST,
-            AGAIN_THE_SAME_DAY);
+            AGAIN_THE_SAME_DAY,
+            HABIT_WATCH);
 
     private Schools() {}
 

@@ -22,6 +22,8 @@ import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.BeltLadder;
+import vividroster.core.progress.HabitWatch.Habit;
+import vividroster.core.progress.HabitWatch.Look;
 import vividroster.core.progress.Outlook;
 import vividroster.core.progress.Pressing.Asked;
 import vividroster.core.progress.Standing;
@@ -87,6 +89,22 @@ public class Progress {
                     trails.getOrDefault(player.studentId(), Map.of()).getOrDefault(milestoneId, Trail.EMPTY),
                     player.instrument(),
                     on);
+        }
+
+        /**
+         * A passed check of this sheet as a habit to be watched; empty while it is not passed.
+         *
+         * @param looks at it, in the order made
+         */
+        public Optional<Habit> habit(Player player, UUID milestoneId, List<Look> looks) {
+            return Habit.of(
+                    player.studentId(),
+                    player.instrument(),
+                    milestones.get(milestoneId),
+                    trails.getOrDefault(player.studentId(), Map.of()).getOrDefault(milestoneId, Trail.EMPTY),
+                    terms(assigned(player).get(milestoneId)),
+                    on,
+                    looks);
         }
 
         public Standing standing(Player player, UUID milestoneId) {

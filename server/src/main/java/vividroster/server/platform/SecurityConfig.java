@@ -78,6 +78,7 @@ class SecurityConfig {
         "/api/attempts/*/correction",
         "/api/pain-reports",
         "/api/absences",
+        "/api/habits/looks",
         "/api/live/desk",
     };
 

@@ -23,6 +23,9 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.outfit.Review;
 import vividroster.core.progress.Capped;
+import vividroster.core.progress.HabitWatch;
+import vividroster.core.progress.HabitWatch.Finding;
+import vividroster.core.progress.HabitWatch.Watching;
 import vividroster.core.progress.NeedsAttention;
 import vividroster.core.progress.Pressing;
 import vividroster.core.progress.Pressing.Asked;
@@ -33,6 +36,7 @@ import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
+import vividroster.server.habits.Habits;
 import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.Progress;
@@ -62,6 +66,7 @@ class Podiums {
     private final PainReports painReports;
     private final StudentVariants variants;
     private final Fits fits;
+    private final Habits habits;
 
     Podiums(
             Progress progress,
@@ -72,7 +77,9 @@ class Podiums {
             InstrumentCatalog catalog,
             PainReports painReports,
             StudentVariants variants,
-            Fits fits) {
+            Fits fits,
+            Habits habits) {
+        this.habits = habits;
         this.progress = progress;
         this.runs = runs;
         this.rosters = rosters;
@@ -131,6 +138,31 @@ class Podiums {
     record DueReview(UUID studentId, String name, String what, LocalDate reviewOn, boolean overdue) {}
 
     /**
+     * A passed habit to look at today while the others play.
+     *
+     * @param see what there is to see, in the words of the check
+     * @param found what was found today; absent while nobody looked
+     */
+    record WatchView(
+            UUID studentId,
+            String name,
+            String instrumentName,
+            UUID milestoneId,
+            String title,
+            List<String> see,
+            boolean slipping,
+            @Absent Finding found) {}
+
+    /** A habit that was lost. @param remedy what helped before; absent where nothing is known */
+    record RepairView(
+            UUID studentId,
+            String name,
+            String instrumentName,
+            UUID milestoneId,
+            String title,
+            @Absent String remedy) {}
+
+    /**
      * @param away students who are not there on that day
      * @param moreToHear how many more there are than shown, as the other two
      */
@@ -152,7 +184,9 @@ class Podiums {
             int moreToLookAfter,
             List<PainNote> pain,
             List<DueReview> reviews,
-            int moreReviews) {}
+            int moreReviews,
+            List<WatchView> watch,
+            List<RepairView> repairs) {}
 
     /** @param rotation letter of the day; nextDay the next day any class meets, when none does on this one */
     record PodiumView(
@@ -211,7 +245,8 @@ class Podiums {
             Map<UUID, Duration> perStudent,
             List<PainReport> pain,
             List<DueReview> reviews,
-            HearingRuns.Today calling) {}
+            HearingRuns.Today calling,
+            Habits.Known habits) {}
 
     @Transactional(readOnly = true)
     public PodiumView podium(UUID programId, Optional<LocalDate> on, Reach reach) {
@@ -274,6 +309,8 @@ class Podiums {
                 .flatMap(c -> c.toHear().shown().stream())
                 .map(pressed -> pressed.asked().milestoneId())
                 .collect(Collectors.toSet());
+        List<Seated> everybody =
+                classes.stream().flatMap(c -> c.rows().stream()).toList();
         return new OfDay(
                 day,
                 sheet,
@@ -282,10 +319,8 @@ class Podiums {
                         programId, heard.stream().map(sheet.milestones()::get).toList()),
                 reach == Reach.EVERYBODY ? painReports.open(programId, names.keySet()) : List.of(),
                 reviews(programId, names, day),
-                runs.today(
-                        programId,
-                        classes.stream().flatMap(c -> c.rows().stream()).toList(),
-                        day));
+                runs.today(programId, everybody, day),
+                habits.known(programId, everybody, sheet));
     }
 
     private PodiumClass view(OfClass c, OfDay known) {
@@ -355,7 +390,35 @@ class Podiums {
                                 report.reportedOn()))
                         .toList(),
                 reviews.shown(),
-                reviews.more());
+                reviews.more(),
+                known.habits().today(c.rows(), away).stream()
+                        .map(watching -> watchView(watching, students.get(watching.studentId()), known.sheet()))
+                        .toList(),
+                Capped.of(known.habits().lost(c.rows()), NeedsAttention.ON_PODIUM).shown().stream()
+                        .map(lost -> new RepairView(
+                                lost.studentId(),
+                                students.get(lost.studentId()).student().name(),
+                                catalog.withCode(lost.instrument()).name(),
+                                lost.milestoneId(),
+                                known.sheet()
+                                        .milestones()
+                                        .get(lost.milestoneId())
+                                        .title(),
+                                known.habits().firstToTry(lost).orElse(null)))
+                        .toList());
+    }
+
+    private WatchView watchView(Watching watching, Seated who, Sheet sheet) {
+        Milestone check = sheet.milestones().get(watching.milestoneId());
+        return new WatchView(
+                watching.studentId(),
+                who.student().name(),
+                catalog.withCode(watching.instrument()).name(),
+                check.id(),
+                check.title(),
+                HabitWatch.atAGlance(check),
+                watching.slipping(),
+                watching.found().orElse(null));
     }
 
     private static TeachView teachView(Asked asked, OfDay known) {

@@ -1,0 +1,10 @@
+import type { StaffProps } from "../features/line/Staff";
+
+/** Notation as its words: a page of tests measures nothing, so that nothing could be drawn. */
+export default function StaffInWords({ label, brackets }: StaffProps) {
+  return (
+    <div role="img" aria-label={label}>
+      {brackets.map((bracket) => bracket.label).join("|")}
+    </div>
+  );
+}
