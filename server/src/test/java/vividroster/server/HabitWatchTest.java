@@ -89,6 +89,7 @@ class HabitWatchTest {
     void aLostHabitIsRepairedWithWhatHelpedAndTakesNoPassAway() {
         JsonNode fault = director.get("/api/checks/" + check + "?instrument=flute")
                 .json()
+                .path("check")
                 .path("faults")
                 .get(0);
         Map<String, Object> helped = new HashMap<>();
@@ -133,7 +134,8 @@ class HabitWatchTest {
 
     @Test
     void aCoachSeesAndMarksOnlyTheOwnSection() {
-        ApiClient coach = school.coach(new SectionScope.Section(school.id("Winds"), new InstrumentCode("flute"), Optional.empty()));
+        ApiClient coach = school.coach(
+                new SectionScope.Section(school.id("Winds"), new InstrumentCode("flute"), Optional.empty()));
         assertThat(names(winds(coach).path("watch"))).containsExactlyInAnyOrder("Ana Reed", "Bo Lund");
         assertThat(coach.post("/api/habits/looks", look("Ana Reed", "STILL_THERE"))
                         .status())

@@ -112,6 +112,7 @@ class KilledServerTest {
     private static Process launch(Database database, int port) throws IOException {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
                 "-cp",
                 System.getProperty("java.class.path"),
                 "vividroster.server.VividRosterApplication",

@@ -40,6 +40,8 @@ class LengthsTest {
             "line_notation.format",
             "line_notation.source",
             "line_remark.instrument",
+            "habit_look.finding",
+            "habit_look.instrument",
             "measurement.instrument",
             "milestone.kind",
             "milestone_order.scopes_key",

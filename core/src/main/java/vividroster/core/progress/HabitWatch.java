@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -265,6 +266,7 @@ public final class HabitWatch {
         List<Watching> list = new ArrayList<>();
         Set<UUID> taken = new HashSet<>();
         List<Candidate> candidates = new ArrayList<>();
+        Map<UUID, LocalDate> lastLooks = lastLooks(habits, on);
         for (Habit habit : habits) {
             State before = state(habit, terms, on.minusDays(1));
             Optional<Finding> found = foundOn(habit, on);
@@ -278,7 +280,7 @@ public final class HabitWatch {
             } else if (before instanceof State.Watched watched
                     && !watched.dueOn().isAfter(on)
                     && !missing.contains(habit.studentId())) {
-                candidates.add(new Candidate(habit, watched, lastLookedAt(habits, habit.studentId(), on)));
+                candidates.add(new Candidate(habit, watched, Optional.ofNullable(lastLooks.get(habit.studentId()))));
             }
         }
         candidates.sort(Comparator.comparing((Candidate c) -> !c.state().slipping())
@@ -336,12 +338,15 @@ public final class HabitWatch {
                 .map(Look::finding);
     }
 
-    private static Optional<LocalDate> lastLookedAt(Collection<Habit> habits, UUID studentId, LocalDate before) {
-        return habits.stream()
-                .filter(habit -> habit.studentId().equals(studentId))
-                .flatMap(habit -> habit.looks().stream())
-                .map(Look::on)
-                .filter(day -> day.isBefore(before))
-                .max(Comparator.naturalOrder());
+    private static Map<UUID, LocalDate> lastLooks(Collection<Habit> habits, LocalDate before) {
+        Map<UUID, LocalDate> last = new HashMap<>();
+        for (Habit habit : habits) {
+            habit.looks().stream()
+                    .map(Look::on)
+                    .filter(day -> day.isBefore(before))
+                    .forEach(day ->
+                            last.merge(habit.studentId(), day, (one, other) -> one.isAfter(other) ? one : other));
+        }
+        return last;
     }
 }
