@@ -14,6 +14,7 @@ const tried = (id: string, heardOn: string): FolderTry => ({
   heardBy: "Odalys Quayle",
   reason: "",
   note: "",
+  faults: [],
   corrected: false,
 });
 
@@ -36,6 +37,8 @@ const on = (change: Partial<Folder["instruments"][number]>): Folder["instruments
   open: 0,
   milestones: [milestone(1)],
   moreDone: 0,
+  moments: [],
+  earned: [],
   ...change,
 });
 

@@ -5,6 +5,7 @@ import { shortDay } from "../../app/days";
 import { Button, Failed } from "../../ui/parts";
 import { ProgressMark } from "../../ui/ProgressMark";
 import { milestoneName } from "../hear/milestoneName";
+import { CorrectTry } from "./CorrectTry";
 import { moreDoneQuery, triesQuery } from "./folder.queries";
 import { tryWords } from "./tryWords";
 
@@ -66,7 +67,7 @@ function One({ studentId, instrument, m }: { studentId: string; instrument: stri
         <span className="font-semibold">{milestoneName(m)}</span>
         <ol className="small soft">
           {(tries.data ?? m.tries).map((t) => (
-            <TryLine key={t.id} attempt={t} />
+            <TryLine key={t.id} attempt={t} label={milestoneName(m)} />
           ))}
         </ol>
         {m.moreTries && !tries.data && (
@@ -90,10 +91,23 @@ function One({ studentId, instrument, m }: { studentId: string; instrument: stri
   );
 }
 
-function TryLine({ attempt: t }: { attempt: FolderTry }) {
+function TryLine({ attempt: t, label }: { attempt: FolderTry; label: string }) {
+  const [correcting, setCorrecting] = useState(false);
+  const stands = !t.corrected && t.outcome !== "UNDONE";
   return (
-    <li className={t.corrected ? "line-through decoration-1" : ""}>
+    <li className={t.corrected ? "line-through decoration-1" : "group"}>
       {shortDay(t.heardOn)}: {tryWords(t)}
+      {stands && !correcting && (
+        <button
+          type="button"
+          className="ml-2 underline opacity-0 group-hover:opacity-100 focus:opacity-100 print:hidden [@media(hover:none)]:opacity-100"
+          aria-label={`Correct the try of ${shortDay(t.heardOn)}`}
+          onClick={() => setCorrecting(true)}
+        >
+          correct
+        </button>
+      )}
+      {correcting && <CorrectTry attempt={t} label={label} onDone={() => setCorrecting(false)} />}
     </li>
   );
 }

@@ -14,7 +14,9 @@ import { folderQuery } from "./folder.queries";
 import { HelpedOfStudent } from "./HelpedOfStudent";
 import { MeasuredOfStudent } from "./MeasuredOfStudent";
 import { LeaveClass } from "./LeaveClass";
+import { TimeLine } from "./TimeLine";
 import { VariantsOfStudent } from "./VariantsOfStudent";
+import { WhatRecurs } from "./WhatRecurs";
 import { looks } from "../../ui/looks";
 
 /** One student: every class and instrument, every milestone, every try. */
@@ -51,9 +53,11 @@ export function FolderPage({ director }: { director: boolean }) {
           </div>
         )}
       </div>
+      <TimeLine folder={folder.data} />
       <PainReports studentId={studentId} />
       <VariantsOfStudent studentId={studentId} />
       <div className="grid gap-x-10 lg:grid-cols-2">
+        <WhatRecurs recurring={folder.data.recurring} />
         <HelpedOfStudent studentId={studentId} />
         <MeasuredOfStudent studentId={studentId} />
         <div className="mb-6">

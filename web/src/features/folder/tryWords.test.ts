@@ -12,6 +12,7 @@ const tried = (change: Partial<FolderTry>): FolderTry => ({
   heardBy: "Odalys Quayle",
   reason: "",
   note: "",
+  faults: [],
   corrected: false,
   ...change,
 });

@@ -16,12 +16,22 @@ export function tryWords(t: FolderTry): string {
   const words = [
     outcomeWords[t.outcome],
     t.points !== undefined && `${t.points} points`,
-    played && evidenceWords[t.evidence],
+    played && (t.substitute ? `substitute “${t.substitute}”` : evidenceWords[t.evidence]),
+    t.tempoBpm !== undefined && `at ♩ = ${t.tempoBpm}`,
     t.className,
     t.heardBy && `heard by ${t.heardBy}`,
   ].filter(Boolean);
   const clock =
     t.deviceHeardAt &&
     `The device said ${momentWords(t.deviceHeardAt)}, which cannot be; it counts from when it arrived`;
-  return [words.join(", "), t.reason, t.note, clock].filter(Boolean).join(". ");
+  return [words.join(", "), faultWords(t.faults), t.reason, t.note, clock].filter(Boolean).join(". ");
 }
+
+/** "Rushes (m. 3), rhythm": what went wrong, and where. */
+export const faultWords = (faults: FolderTry["faults"]): string =>
+  faults
+    .map(({ sign, measure }, i) => {
+      const words = i === 0 ? sign : sign.charAt(0).toLowerCase() + sign.slice(1);
+      return measure === undefined ? words : `${words} (m. ${measure})`;
+    })
+    .join(", ");

@@ -15,6 +15,7 @@ const player = (studentId: string, name: string, outlook = once): Player => ({
   instrumentName: "Trumpet",
   division: "",
   alsoIn: [],
+  faults: [],
   standing: { state: "SET", tries: 0, carriedOver: false, goodTries: 0 },
 });
 

@@ -10,10 +10,13 @@ interface Props {
   player: Player;
   /** Where much else stands on the desk. */
   low: boolean;
+  /** Numbers of the measures in which something was noted. */
+  noted: ReadonlySet<number>;
+  onMeasure: (number: number) => void;
 }
 
 /** The line as the student in front of you reads it, traps bracketed; nothing where only facts are kept. */
-export function HeardLine({ lineId, player, low }: Props) {
+export function HeardLine({ lineId, player, low, noted, onMeasure }: Props) {
   const notes = useQuery(
     lineNotesQuery(lineId, player.instrument, player.classId, { division: player.division || undefined }),
   );
@@ -33,6 +36,8 @@ export function HeardLine({ lineId, player, low }: Props) {
         musicXml={notes.data.musicXml}
         label={`Notation for ${player.instrumentName}`}
         brackets={bracketsOf(reading).filter((bracket) => !bracket.spot)}
+        measures={notes.data.analysis.measures.map(({ number }) => ({ number, marked: noted.has(number) }))}
+        onMeasure={onMeasure}
       />
       {reading.traps.length > 0 && (
         <p className="small mt-5">

@@ -1,4 +1,5 @@
-import { lazy, Suspense, useState } from "react";
+import { useQuery } from "@tanstack/react-query";
+import { lazy, Suspense, useEffect, useReducer, useState } from "react";
 import type { Evidence, Outcome, Player, Run } from "../../api/types";
 import { scopeSearch, useScope } from "../../app/scope";
 import { useSeesEverybody } from "../../app/role";
@@ -7,13 +8,18 @@ import { useKeys } from "../../app/useKeys";
 import { Chip, Kbd } from "../../ui/parts";
 import { ReportPain } from "../wellbeing/ReportPain";
 import { AllHeard } from "./AllHeard";
+import { AlsoHeard } from "./AlsoHeard";
+import { besideReducer, besideToSend, measuresOf, nothingBeside } from "./beside";
 import { BeltStripOfStudent } from "./BeltStripOfStudent";
 import { CriteriaMarks } from "./CriteriaMarks";
 import { ExcuseReasons } from "./ExcuseReasons";
+import { FaultTags } from "./FaultTags";
 import { Guidance } from "./Guidance";
+import { choicesQuery } from "./hear.queries";
 import { LineCard } from "./LineCard";
 import { OtherListener } from "./OtherListener";
 import { OutcomeKeys } from "./OutcomeKeys";
+import { TempoTap } from "./TempoTap";
 import { TriesSoFar } from "./TriesSoFar";
 import { useVariants, VariantPick } from "./VariantPick";
 import { WhatToTry } from "./WhatToTry";
@@ -35,30 +41,62 @@ interface Props {
   live: ReturnType<typeof useRun>;
   others: ReturnType<typeof useListeners>;
   onAtOnce: () => void;
+  onGroup: () => void;
 }
 
+const tapNow = () => ({ type: "tap", at: performance.now() }) as const;
+
+/** The desk's digits belong to one thing at a time. */
+type Digits = "criteria" | "faults";
+
 /** The student in front of you: what is played, what was tried, and one key for what came of it. */
-export function RunDesk({ run, live, others, onAtOnce }: Props) {
+export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
   const { state, dispatch, record, undo } = live;
   const [evidence, setEvidence] = useState<Evidence>("LIVE_ALONE");
   const [note, setNote] = useState<string>();
   const [hurting, setHurting] = useState<string>();
-  const { search } = useScope();
+  const [piece, setPiece] = useState("");
+  const [beside, noteBeside] = useReducer(besideReducer, nothingBeside);
+  const [also, setAlso] = useState<ReadonlySet<string>>(new Set());
+  const { search, scope } = useScope();
   const player = run.players.find((p) => p.studentId === state.queue[0]);
   const next = run.players.find((p) => p.studentId === state.queue[1]);
   const marking = markingOf(run.milestone);
   const isCheck = run.milestone.kind === "TECHNIQUE_CHECK";
+  const [digitsFor, setDigitsFor] = useState<Digits>(marking === "ear" ? "faults" : "criteria");
+  const choices = useQuery({ ...choicesQuery(scope), enabled: marking === "ear" });
+  const lines = (choices.data ?? []).filter(
+    (choice) => choice.kind === "LINE" && choice.milestoneId !== run.milestone.id,
+  );
+  const atDesk = player?.studentId;
+  // What was noted of one student is none of the next one's.
+  useEffect(() => noteBeside({ type: "clear" }), [atDesk]);
   const everybody = useSeesEverybody();
   const variants = useVariants(run.milestone.id, isCheck);
   const complete = marking !== "points" || nextCriterion(run.milestone, state.marks) === undefined;
   const mark = (outcome: Outcome, excuse?: Excuse) => {
     if (!player) return;
-    record(player, outcome, evidence, { ...excuse, note: note?.trim() || undefined });
+    record(
+      player,
+      outcome,
+      evidence,
+      {
+        ...excuse,
+        ...besideToSend(beside),
+        note: note?.trim() || undefined,
+        substitute: evidence === "SUBSTITUTE" ? piece.trim() || undefined : undefined,
+      },
+      [...also],
+    );
+    noteBeside({ type: "clear" });
     setNote(undefined);
   };
   const pass = () => complete && mark("PASS");
   const digit = (n: number) => {
-    if (marking === "points") {
+    if (digitsFor === "faults") {
+      const sign = player?.faults[n - 1];
+      if (sign) noteBeside({ type: "fault", sign });
+    } else if (marking === "points") {
       const ordinal = nextCriterion(run.milestone, state.marks);
       const top = run.milestone.criteria.find((c) => c.ordinal === ordinal)?.topPoints ?? 0;
       if (ordinal && n <= top) dispatch({ type: "mark", ordinal, points: n });
@@ -79,6 +117,8 @@ export function RunDesk({ run, live, others, onAtOnce }: Props) {
           x: () => player && dispatch({ type: "excuse", asking: true }),
           p: () => player && setHurting(player.studentId),
           n: () => setNote((typed) => typed ?? ""),
+          b: () => noteBeside(tapNow()),
+          f: () => marking !== "ear" && setDigitsFor((now) => (now === "faults" ? "criteria" : "faults")),
           ArrowDown: () => dispatch({ type: "move", step: 1 }),
           ArrowUp: () => dispatch({ type: "move", step: -1 }),
         },
@@ -108,7 +148,13 @@ export function RunDesk({ run, live, others, onAtOnce }: Props) {
       <LineCard milestone={run.milestone} player={player} countInMeasures={run.countInMeasures} />
       {run.milestone.line && (
         <Suspense fallback={null}>
-          <HeardLine lineId={run.milestone.line.lineId} player={player} low={marking !== "ear"} />
+          <HeardLine
+            lineId={run.milestone.line.lineId}
+            player={player}
+            low={marking !== "ear"}
+            noted={measuresOf(beside)}
+            onMeasure={(number) => noteBeside({ type: "measure", number })}
+          />
         </Suspense>
       )}
       {isCheck && variants.offered.length > 0 && (
@@ -128,6 +174,30 @@ export function RunDesk({ run, live, others, onAtOnce }: Props) {
           onMark={(ordinal, points) => dispatch({ type: "mark", ordinal, points })}
         />
       )}
+      <div className="flex flex-wrap items-start gap-x-3">
+        <FaultTags
+          signs={player.faults}
+          noted={beside.faults}
+          digits={digitsFor === "faults"}
+          onToggle={(sign) => noteBeside({ type: "fault", sign })}
+        />
+        {run.milestone.line && (
+          <TempoTap
+            taps={beside.taps}
+            goal={run.milestone.line.tempoBpm}
+            onTap={() => noteBeside(tapNow())}
+          />
+        )}
+      </div>
+      <AlsoHeard
+        choices={lines}
+        also={also}
+        onToggle={(id) =>
+          setAlso((all) =>
+            all.has(id) ? new Set([...all].filter((one) => one !== id)) : new Set([...all, id]),
+          )
+        }
+      />
       {state.excusing ? (
         <ExcuseReasons
           name={player.name}
@@ -189,10 +259,30 @@ export function RunDesk({ run, live, others, onAtOnce }: Props) {
             <option value="SUBSTITUTE">as a substitute piece</option>
           </select>
         </label>
+        {evidence === "SUBSTITUTE" && (
+          <label className="flex items-center gap-2">
+            piece
+            <input
+              maxLength={120}
+              value={piece}
+              placeholder="which one was played"
+              className="hairline bg-base-100 text-base-content rounded-md border-[1.5px] px-1.5 py-0.5"
+              onChange={(event) => setPiece(event.target.value)}
+            />
+            {player.outlook.counting.includes("SUBSTITUTE")
+              ? "counts as a pass"
+              : "is kept, and the set piece stays open"}
+          </label>
+        )}
         {marking !== "points" && (
-          <button type="button" onClick={onAtOnce}>
-            <Kbd>S</Kbd> whole section at once
-          </button>
+          <>
+            <button type="button" onClick={onAtOnce}>
+              <Kbd>S</Kbd> whole section at once
+            </button>
+            <button type="button" onClick={onGroup}>
+              <Kbd>G</Kbd> a few together
+            </button>
+          </>
         )}
         <span className="hidden sm:inline">
           <Kbd>?</Kbd> all keys

@@ -31,10 +31,15 @@ export function RunPage() {
   return <LiveRun key={run.dataUpdatedAt} run={run.data} />;
 }
 
+/** More than four at once are not heard one by one. */
+const MOST_TOGETHER = 4;
+
 function LiveRun({ run }: { run: Run }) {
   const name = useScopeName();
   const { search } = useScope();
   const [atOnce, setAtOnce] = useState(false);
+  /** How many are heard together; undefined for one by one. */
+  const [group, setGroup] = useState<number>();
   const live = useRun(run);
   const others = useListeners(run, live);
   const { scope } = useScope();
@@ -44,6 +49,7 @@ function LiveRun({ run }: { run: Run }) {
   const doneResetting = useCallback(() => setResetting(false), []);
   useKeys({
     s: () => setAtOnce((on) => !on),
+    g: () => setGroup((size) => (size === undefined ? 2 : size < MOST_TOGETHER ? size + 1 : undefined)),
     u: live.undo,
     l: () => setTakingAway(true),
     w: openSecondScreen,
@@ -78,8 +84,16 @@ function LiveRun({ run }: { run: Run }) {
           <CheckGrid run={run} live={live} onBack={() => setAtOnce(false)} />
         ) : atOnce ? (
           <SectionAtOnce run={run} live={live} onBack={() => setAtOnce(false)} />
+        ) : group !== undefined ? (
+          <SectionAtOnce key={group} run={run} live={live} group={group} onBack={() => setGroup(undefined)} />
         ) : (
-          <RunDesk run={run} live={live} others={others} onAtOnce={() => setAtOnce(true)} />
+          <RunDesk
+            run={run}
+            live={live}
+            others={others}
+            onAtOnce={() => setAtOnce(true)}
+            onGroup={() => setGroup(2)}
+          />
         )}
       </section>
       {resetting && <ResetExercise onDone={doneResetting} />}

@@ -6,6 +6,7 @@ import { Button, Empty, Kbd } from "../../ui/parts";
 import { ProgressMark } from "../../ui/ProgressMark";
 import { useToast } from "../../ui/toasts";
 import { milestoneName } from "./milestoneName";
+import { counted } from "../../ui/words";
 import { countWords, nextOutcome, outcomeWords } from "./run";
 import type { useRun } from "./useRun";
 
@@ -13,12 +14,19 @@ interface Props {
   run: Run;
   live: ReturnType<typeof useRun>;
   onBack: () => void;
+  /** How many play at a time, where it is a group of a few rather than everybody who is left. */
+  group?: number;
 }
 
 /** All passed except these: everybody open is passed until touched, and one press records them all. */
-export function SectionAtOnce({ run, live, onBack }: Props) {
+export function SectionAtOnce({ run, live, onBack, group }: Props) {
   const toast = useToast();
-  const open = run.players.filter((player) => live.state.queue.includes(player.studentId));
+  const open =
+    group === undefined
+      ? run.players.filter((player) => live.state.queue.includes(player.studentId))
+      : live.state.queue
+          .slice(0, group)
+          .flatMap((id) => run.players.find((player) => player.studentId === id) ?? []);
   const [touched, setTouched] = useState<ReadonlyMap<string, Outcome>>(new Map());
   const [at, setAt] = useState(0);
   const outcomeOf = (studentId: string) => touched.get(studentId) ?? "PASS";
@@ -30,23 +38,30 @@ export function SectionAtOnce({ run, live, onBack }: Props) {
     if (open.length === 0 || isTest) return;
     live.recordSection(new Map(open.map((player) => [player.studentId, outcomeOf(player.studentId)])));
     setTouched(new Map());
+    setAt(0);
     toast(`Recorded: ${countWords(outcomes)}`);
   };
+  const digits = Object.fromEntries(
+    open.slice(0, 9).map((player, i) => [String(i + 1), () => turn(player.studentId)]),
+  );
   useKeys({
+    ...digits,
     ArrowDown: () => setAt((i) => Math.min(open.length - 1, i + 1)),
     ArrowUp: () => setAt((i) => Math.max(0, i - 1)),
     " ": () => open[at] && turn(open[at].studentId),
     Enter: recordAll,
   });
   return (
-    <section aria-label="Whole section at once">
+    <section aria-label={group === undefined ? "Whole section at once" : "A group at a time"}>
       <div className="mb-3 flex flex-wrap items-baseline gap-3">
-        <h2 className="text-[1.6rem]">All passed except…</h2>
+        <h2 className="text-[1.6rem]">
+          {group === undefined ? "All passed except…" : `${counted(open.length, "plays", "play")} together`}
+        </h2>
         <p className="small soft">
           {milestoneName(run.milestone)}. Tap who has not: once not yet, twice absent.
         </p>
         <Button small className="ml-auto" onClick={onBack}>
-          <Kbd>S</Kbd> one by one
+          <Kbd>{group === undefined ? "S" : "G"}</Kbd> one by one
         </Button>
       </div>
       {isTest && <Empty>A playing test needs points for each criterion: hear the students one by one.</Empty>}
@@ -78,6 +93,7 @@ export function SectionAtOnce({ run, live, onBack }: Props) {
                       state={outcome === "PASS" ? "PASSED" : outcome === "NOT_YET" ? "TRIED" : "SET"}
                       tries={player.standing.tries + 1}
                     />
+                    {i < 9 && <Kbd>{i + 1}</Kbd>}
                     <span className="grow">
                       {player.name}
                       <span className="small soft block">{player.instrumentName}</span>

@@ -23,7 +23,7 @@ export interface Excuse {
 }
 
 /** What may be written down beside an outcome. */
-export type Beside = Partial<Excuse> & { note?: string };
+export type Noted = Partial<Excuse & Pick<AttemptRequest, "note" | "faults" | "tempoBpm" | "substitute">>;
 
 /** A hearing run: who is next, what was marked, and where each mark left the student. */
 export function useRun(run: Run) {
@@ -35,6 +35,8 @@ export function useRun(run: Run) {
   const [answers, setAnswers] = useState(() => firstAnswers(run.players));
   /** Whom the list has as away, or not any more, since the run began. */
   const [away, setAway] = useState<ReadonlyMap<string, boolean>>(new Map());
+  /** Marks of other lines made with a mark, which are undone with it. */
+  const inOneGo = useRef(new Map<string, readonly string[]>());
   /** Their answers may come after they were undone, and say what is no longer so. */
   const undone = useRef(new Set<string>());
   const standings = useMemo(() => standingsOf(answers, state.made), [answers, state.made]);
@@ -76,7 +78,14 @@ export function useRun(run: Run) {
     setAway((known) => new Map(known).set(player.studentId, false));
   };
 
-  const record = (player: Player, outcome: Outcome, evidence: Evidence, beside: Beside = {}) => {
+  /** @param also other lines heard in the same go, which get the same outcome */
+  const record = (
+    player: Player,
+    outcome: Outcome,
+    evidence: Evidence,
+    beside: Noted = {},
+    also: readonly string[] = [],
+  ) => {
     const made = {
       ...attempt(player, outcome, evidence, marksToSend(run.milestone, state.marks, outcome)),
       ...beside,
@@ -87,6 +96,21 @@ export function useRun(run: Run) {
       label: `${player.name}, ${outcomeWords[outcome]}`,
       attempts: [made],
     });
+    if (outcome === "PASS" || outcome === "NOT_YET") {
+      inOneGo.current.set(
+        made.id,
+        also.map((milestoneId) => {
+          const one = { ...made, id: newId(), milestoneId, milestoneVersion: undefined, faults: undefined };
+          outbox.add({
+            id: one.id,
+            kind: "attempts",
+            label: `${player.name}, ${outcomeWords[outcome]}, in one go`,
+            attempts: [one],
+          });
+          return one.id;
+        }),
+      );
+    }
     const press = pressOf(made);
     if (press.outcome === "ABSENT") setAway((known) => new Map(known).set(player.studentId, true));
     else if (away.get(player.studentId) ?? player.leftOut === "ABSENT") cameLate(player);
@@ -116,13 +140,15 @@ export function useRun(run: Run) {
     const last = state.made.at(-1);
     if (!last) return;
     const player = run.players.find((p) => p.studentId === last.studentId);
-    const id = newId();
-    outbox.add({
-      id,
-      kind: "correction",
-      label: `${player?.name ?? "student"}, undone`,
-      attemptId: last.attemptId,
-      correction: { id, outcome: "UNDONE", reason: "Undone at once by who heard it" },
+    [last.attemptId, ...(inOneGo.current.get(last.attemptId) ?? [])].forEach((attemptId) => {
+      const id = newId();
+      outbox.add({
+        id,
+        kind: "correction",
+        label: `${player?.name ?? "student"}, undone`,
+        attemptId,
+        correction: { id, outcome: "UNDONE", reason: "Undone at once by who heard it" },
+      });
     });
     undone.current.add(last.attemptId);
     setAnswers((known) => withoutAnswer(known, last.studentId, last.attemptId));

@@ -32,6 +32,9 @@ export interface StaffProps {
   brackets: readonly Bracket[];
   /** Index of the measure that sounds. */
   sounding?: number;
+  /** Each measure's number on the page, and whether something is noted in it; only where they can be tapped. */
+  measures?: readonly { number: number; marked: boolean }[];
+  onMeasure?: (number: number) => void;
 }
 
 const PIXELS_PER_UNIT = 10;
@@ -47,6 +50,8 @@ export default function Staff({
   sounding,
   fingers,
   under = "FINGERS",
+  measures,
+  onMeasure,
 }: StaffProps) {
   const room = fingers && fingers.length > 0;
   const holder = useRef<HTMLDivElement>(null);
@@ -109,7 +114,7 @@ export default function Staff({
   const tall =
     under === "FINGERS" && fingers?.some((measure) => measure.some((finger) => finger.holes !== undefined));
   const now = sounding === undefined ? undefined : boxes[sounding];
-  return (
+  const drawn = (
     <div className="relative" role="img" aria-label={label}>
       {now && (
         <div
@@ -173,6 +178,33 @@ export default function Staff({
                 {bracket.label}
               </span>
             </div>
+          )
+        );
+      })}
+    </div>
+  );
+  if (!measures || !onMeasure) return drawn;
+  return (
+    <div className="relative">
+      {drawn}
+      {measures.map(({ number, marked }, i) => {
+        const box = boxes[i];
+        return (
+          box && (
+            <button
+              key={i}
+              type="button"
+              // The keys of the desk do for most; a measure is tapped.
+              tabIndex={-1}
+              aria-pressed={marked}
+              aria-label={`Measure ${number}`}
+              onClick={() => onMeasure(number)}
+              className={clsx(
+                "absolute rounded-md",
+                marked ? "border-2 border-[var(--now)]" : "hover:bg-[var(--now)] hover:opacity-15",
+              )}
+              style={{ left: box.left, top: box.top - 10, width: box.width, height: box.height + 20 }}
+            />
           )
         );
       })}

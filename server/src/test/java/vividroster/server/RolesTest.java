@@ -23,8 +23,13 @@ import vividroster.testkit.School;
 class RolesTest {
 
     /** Everything a coach or substitute teacher may read, beside what only shows what belongs to nobody. */
-    private static final Set<String> CUT_TO_THEIR_OWN =
-            Set.of("/api/rail", "/api/podium", "/api/board", "/api/hearing/choices", "/api/hearing/run/{milestoneId}");
+    private static final Set<String> CUT_TO_THEIR_OWN = Set.of(
+            "/api/rail",
+            "/api/podium",
+            "/api/board",
+            "/api/board/faults",
+            "/api/hearing/choices",
+            "/api/hearing/run/{milestoneId}");
 
     private static final Set<String> NOBODYS = Set.of(
             "/api/session",

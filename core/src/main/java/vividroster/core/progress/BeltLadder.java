@@ -34,6 +34,18 @@ public final class BeltLadder {
                                 standings.getOrDefault(id, Standing.NOTHING).fillsSlot());
     }
 
+    /**
+     * The day a belt was earned: that of the last pass among its slots; empty while it is not, or where every slot is
+     * waived.
+     */
+    public static Optional<LocalDate> earnedOn(Belt belt, InstrumentCode instrument, Map<UUID, Standing> standings) {
+        return isEarned(belt, instrument, standings)
+                ? belt.milestonesFor(instrument).stream()
+                        .flatMap(id -> standings.get(id).passedOn().stream())
+                        .max(Comparator.naturalOrder())
+                : Optional.empty();
+    }
+
     /** Where a player stands with a belt that is set: passed when it is earned. */
     public static Standing standing(
             Belt belt, InstrumentCode instrument, Map<UUID, Standing> standings, LocalDate dueOn, LocalDate on) {

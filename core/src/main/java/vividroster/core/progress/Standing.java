@@ -8,7 +8,7 @@ import java.util.Optional;
  *
  * @param tries how often the student played it
  * @param carriedOver open although its due day is past
- * @param waived excused, and the excuse does not stand in the way of a belt
+ * @param waived excused once, and the excuse does not stand in the way of a belt; who tries all the same loses nothing
  * @param passedOn day of the try that made the pass
  * @param lastHeardOn day of the last try
  * @param goodTries for a rule of several good tries: the most in its window so far; else 0

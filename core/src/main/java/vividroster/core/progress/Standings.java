@@ -47,6 +47,7 @@ public final class Standings {
         int tries = 0;
         Step lastTry = null;
         Step latest = null;
+        boolean waived = false;
         for (Step step : trail.steps()) {
             if (!concerns(step, milestone, instrument, on)) {
                 continue;
@@ -54,6 +55,7 @@ public final class Standings {
             if (step.outcome() != Outcome.ABSENT) {
                 latest = step;
             }
+            waived |= step.waived();
             if (step.outcome().isTry()) {
                 tries++;
                 lastTry = step;
@@ -79,7 +81,7 @@ public final class Standings {
                 state,
                 tries,
                 open && terms.dueOn().map(on::isAfter).orElse(false),
-                state == State.EXCUSED && latest.waived(),
+                waived && !state.isPassed(),
                 passing.map(Step::heardOn),
                 Optional.ofNullable(lastTry).map(Step::heardOn),
                 PassJudge.goodTries(milestone, counting));

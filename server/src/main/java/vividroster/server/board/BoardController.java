@@ -46,10 +46,18 @@ class BoardController {
     private final Audit audit;
     private final Reaches reaches;
     private final SectionBoards boards;
+    private final SectionFaults faults;
     private final Office office;
     private final InstrumentCatalog catalog;
 
-    BoardController(SectionBoards boards, Office office, InstrumentCatalog catalog, Audit audit, Reaches reaches) {
+    BoardController(
+            SectionBoards boards,
+            SectionFaults faults,
+            Office office,
+            InstrumentCatalog catalog,
+            Audit audit,
+            Reaches reaches) {
+        this.faults = faults;
         this.reaches = reaches;
         this.audit = audit;
         this.boards = boards;
@@ -106,6 +114,27 @@ class BoardController {
                 board.sheet().belts().stream()
                         .map(belt -> beltView(belt, board.looks().get(belt.id())))
                         .toList());
+    }
+
+    /** @param measure where it was tapped most; absent where never */
+    record FaultCountView(
+            String sign,
+            int tries,
+            int students,
+            LocalDate lastOn,
+            @Absent Integer measure) {}
+
+    @GetMapping("/board/faults")
+    @Operation(operationId = "boardFaults", summary = "What goes wrong in a section this school year, counted")
+    List<FaultCountView> faults(@AuthenticationPrincipal SignedIn person, @ParameterObject ScopeRequest scope) {
+        return faults.of(person.programId(), scope.toScope(), reaches.of(person)).stream()
+                .map(counted -> new FaultCountView(
+                        counted.sign(),
+                        counted.tries(),
+                        counted.students(),
+                        counted.lastOn(),
+                        counted.measure().isPresent() ? counted.measure().getAsInt() : null))
+                .toList();
     }
 
     @GetMapping(path = "/board.csv", produces = "text/csv")

@@ -7,6 +7,8 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -18,11 +20,14 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
+import vividroster.core.progress.BeltLadder;
 import vividroster.core.progress.Capped;
 import vividroster.core.progress.Evidence;
+import vividroster.core.progress.FaultCounts;
 import vividroster.core.progress.Outcome;
 import vividroster.core.progress.PassJudge;
 import vividroster.core.progress.Standing;
+import vividroster.core.progress.TimeLine;
 import vividroster.core.roster.Seat;
 import vividroster.core.season.Assignment;
 import vividroster.server.board.BoardController.BeltView;
@@ -86,6 +91,13 @@ class Folders {
             LocalDate startsOn,
             @Absent LocalDate endsOn) {}
 
+    /** @param measure its number on the page; absent where none was tapped */
+    record HeardFaultView(String sign, @Absent Integer measure) {
+        static HeardFaultView of(String sign, OptionalInt measure) {
+            return new HeardFaultView(sign, measure.isPresent() ? measure.getAsInt() : null);
+        }
+    }
+
     /**
      * @param points sum of the points; absent where nothing is marked by points
      * @param deviceHeardAt what the device said, where it could not be right; the arrival counts instead
@@ -101,6 +113,9 @@ class Folders {
             @Absent Integer points,
             String reason,
             String note,
+            List<HeardFaultView> faults,
+            @Absent Integer tempoBpm,
+            @Absent String substitute,
             boolean corrected,
             @Absent UUID corrects,
             @Absent OffsetDateTime deviceHeardAt) {}
@@ -127,9 +142,29 @@ class Folders {
             int passed,
             int open,
             List<FolderMilestone> milestones,
-            int moreDone) {}
+            int moreDone,
+            List<MomentView> moments,
+            List<EarnedView> earned) {}
 
-    record FolderView(UUID id, String name, List<FolderSeat> seats, List<FolderInstrument> instruments) {}
+    /** Something heard this school year. @param passes whether it made the pass */
+    record MomentView(LocalDate on, MilestoneKind kind, String name, Outcome outcome, boolean passes) {}
+
+    record EarnedView(LocalDate on, BeltView belt) {}
+
+    /** A fault that came back. @param measure where it was tapped most; absent where never */
+    record RecurringView(
+            String sign,
+            int tries,
+            LocalDate lastOn,
+            @Absent Integer measure) {}
+
+    /** @param recurring faults of this school year, most often first */
+    record FolderView(
+            UUID id,
+            String name,
+            List<FolderSeat> seats,
+            List<FolderInstrument> instruments,
+            List<RecurringView> recurring) {}
 
     /** @param moreDone how many follow behind these */
     record DonePage(List<FolderMilestone> milestones, int moreDone) {}
@@ -142,6 +177,7 @@ class Folders {
         Known known = known(programId, studentId, seats);
         Sheet sheet = known.sheet();
         Map<UUID, BeltLook> looks = library.beltLooks(programId);
+        LocalDate begins = office.year(programId, sheet.on()).first();
         Map<Player, List<FolderMilestone>> open = new LinkedHashMap<>();
         Map<Player, Capped<FolderMilestone>> done = new HashMap<>();
         seats.stream()
@@ -184,7 +220,17 @@ class Folders {
                                 known,
                                 shown.get(player),
                                 done.get(player).more(),
-                                looks))
+                                looks,
+                                begins))
+                        .toList(),
+                FaultCounts.recurring(hearing.faulty(programId, List.of(studentId), begins)).stream()
+                        .map(counted -> new RecurringView(
+                                counted.sign(),
+                                counted.tries(),
+                                counted.lastOn(),
+                                counted.measure().isPresent()
+                                        ? counted.measure().getAsInt()
+                                        : null))
                         .toList());
     }
 
@@ -302,7 +348,12 @@ class Folders {
     }
 
     private FolderInstrument instrument(
-            Player player, Known known, List<FolderMilestone> milestones, int moreDone, Map<UUID, BeltLook> looks) {
+            Player player,
+            Known known,
+            List<FolderMilestone> milestones,
+            int moreDone,
+            Map<UUID, BeltLook> looks,
+            LocalDate begins) {
         Sheet sheet = known.sheet();
         Belting belting = boards.belting(player, sheet);
         List<Standing> standings = milestones(player, known).stream()
@@ -317,7 +368,26 @@ class Folders {
                 (int) standings.stream().filter(Standing::isPassed).count(),
                 (int) standings.stream().filter(Standing::isOpen).count(),
                 milestones,
-                moreDone);
+                moreDone,
+                sheet.moments(player, begins).stream()
+                        .map(moment -> momentView(moment, sheet))
+                        .toList(),
+                sheet.belts().stream()
+                        .flatMap(belt -> BeltLadder.earnedOn(
+                                belt, player.instrument(), sheet.standings().getOrDefault(player, Map.of()))
+                                .map(day -> new EarnedView(day, belt(belt, looks)))
+                                .stream())
+                        .toList());
+    }
+
+    private static MomentView momentView(TimeLine.Moment moment, Sheet sheet) {
+        Milestone milestone = sheet.milestones().get(moment.milestoneId());
+        return new MomentView(
+                moment.on(),
+                milestone.kind(),
+                milestone.kind() == MilestoneKind.LINE ? milestone.shortName() : milestone.title(),
+                moment.outcome(),
+                moment.madeThePass());
     }
 
     private static List<TryView> views(
@@ -352,7 +422,14 @@ class Folders {
                 hearers.getOrDefault(heard.heardBy(), "") + (heard.asSubstitute() ? ", substitute teacher" : ""),
                 scored ? PassJudge.points(attempt.marks()) : null,
                 heard.reason(),
-                heard.note(),
+                heard.beside().note(),
+                heard.beside().faults().stream()
+                        .map(fault -> HeardFaultView.of(fault.sign(), fault.measure()))
+                        .toList(),
+                heard.beside().tempoBpm().orElse(null),
+                Optional.of(heard.beside().substitute())
+                        .filter(piece -> !piece.isEmpty())
+                        .orElse(null),
                 corrected.contains(attempt.id()),
                 attempt.corrects().orElse(null),
                 heard.deviceSaid()

@@ -142,6 +142,18 @@ public class Checks implements WordedCriteria {
         return new HearingQueue.Policy(choices.of(Schools.READY_FIRST), choices.of(Schools.AGAIN_THE_SAME_DAY));
     }
 
+    /** The signs of what usually goes wrong in a check; empty for what is no check, or says none. */
+    @Transactional(readOnly = true)
+    public List<String> faults(UUID programId, Milestone milestone) {
+        return milestone.kind() == MilestoneKind.TECHNIQUE_CHECK
+                ? check(programId, milestone.id())
+                        .map(check -> check.faults().stream()
+                                .map(TechniqueCheck.Fault::sign)
+                                .toList())
+                        .orElse(List.of())
+                : List.of();
+    }
+
     /** When passed habits are looked at again. */
     @Transactional(readOnly = true)
     public HabitWatch.Terms habitWatch(UUID programId) {

@@ -22,6 +22,7 @@ import vividroster.core.roster.Seat;
 import vividroster.server.checks.Checks;
 import vividroster.server.checks.Demonstrations;
 import vividroster.server.checks.Remedies;
+import vividroster.server.hearing.Beside;
 import vividroster.server.hearing.HeardAttempt;
 import vividroster.server.hearing.Hearing;
 import vividroster.server.outfit.Fits;
@@ -245,7 +246,7 @@ class DemoFirstWeeks {
                         Optional.empty()),
                 loaded.accountId(),
                 "",
-                "Watched by " + loaded.names().get(turn.watch().getFirst())
-                        + (fine ? "" : "; not seen: " + row.get("not seen")));
+                Beside.noted("Watched by " + loaded.names().get(turn.watch().getFirst())
+                        + (fine ? "" : "; not seen: " + row.get("not seen"))));
     }
 }

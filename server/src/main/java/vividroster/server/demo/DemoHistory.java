@@ -10,16 +10,20 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import vividroster.core.curriculum.Criterion;
+import vividroster.core.curriculum.LineFault;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.progress.Attempt;
 import vividroster.core.progress.CriterionMark;
 import vividroster.core.progress.Evidence;
+import vividroster.core.progress.FaultHeard;
 import vividroster.core.progress.Outcome;
 import vividroster.core.progress.PassJudge;
 import vividroster.core.roster.Seat;
@@ -27,6 +31,7 @@ import vividroster.core.season.Assignment;
 import vividroster.core.season.OrderBook;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.demo.DemoStories.Effect;
+import vividroster.server.hearing.Beside;
 import vividroster.server.hearing.HeardAttempt;
 import vividroster.server.hearing.Player;
 import vividroster.server.platform.Ids;
@@ -45,6 +50,7 @@ final class DemoHistory {
     private final Map<UUID, String> milestoneKeys;
     private final Map<UUID, Milestone> milestones;
     private final List<UUID> hearers;
+    private final InstrumentCatalog catalog;
     private final DemoStories stories = new DemoStories();
     private final Map<String, Integer> minuteOfDay = new HashMap<>();
     private final List<HeardAttempt> history = new ArrayList<>();
@@ -56,7 +62,9 @@ final class DemoHistory {
             Map<UUID, SchoolClass> classes,
             Map<UUID, String> names,
             Map<String, Milestone> byKey,
-            List<UUID> hearers) {
+            List<UUID> hearers,
+            InstrumentCatalog catalog) {
+        this.catalog = catalog;
         this.year = year;
         this.today = today;
         this.zone = zone;
@@ -216,7 +224,26 @@ final class DemoHistory {
                 marks,
                 false,
                 Optional.empty());
-        history.add(new HeardAttempt(attempt, hearer, reason, ""));
+        history.add(new HeardAttempt(attempt, hearer, reason, Beside.heard(faults(attempt, milestone))));
         return attempt;
+    }
+
+    /** What went wrong where it was not yet good: one fault a student tends to, and now and then another. */
+    private List<FaultHeard> faults(Attempt attempt, Milestone milestone) {
+        if (attempt.outcome() != Outcome.NOT_YET || milestone.kind() == MilestoneKind.TECHNIQUE_CHECK) {
+            return List.of();
+        }
+        List<LineFault> known = LineFault.of(catalog.withCode(attempt.instrument()), true);
+        Random dice = new Random(names.get(attempt.studentId()).hashCode() * 31L
+                + attempt.heardOn().toEpochDay());
+        int own = Math.floorMod(names.get(attempt.studentId()).hashCode(), known.size());
+        int other = dice.nextInt(known.size());
+        int measure = 1 + dice.nextInt(6);
+        List<FaultHeard> faults = new ArrayList<>();
+        faults.add(new FaultHeard(known.get(own).sign(), OptionalInt.of(measure)));
+        if (other != own && dice.nextInt(3) == 0) {
+            faults.add(new FaultHeard(known.get(other).sign(), OptionalInt.empty()));
+        }
+        return faults;
     }
 }

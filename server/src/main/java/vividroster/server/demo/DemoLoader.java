@@ -152,7 +152,7 @@ public class DemoLoader {
         classes.values().forEach(c -> byId.put(c.id(), c));
         OrderBook book = new OrderBook(set, milestones.values(), library.allBelts(programId), catalog);
         List<HeardAttempt> history =
-                new DemoHistory(year, today, zone, byId, names, milestones, people).of(seats, book);
+                new DemoHistory(year, today, zone, byId, names, milestones, people, catalog).of(seats, book);
         hearing.load(programId, history);
         firstWeeks.load(
                 new DemoFirstWeeks.Loaded(programId, people.getFirst(), zone, classes, names, seats, milestones));

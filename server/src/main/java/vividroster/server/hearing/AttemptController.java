@@ -2,6 +2,9 @@ package vividroster.server.hearing;
 
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -10,6 +13,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.progress.CriterionMark;
 import vividroster.core.progress.Evidence;
+import vividroster.core.progress.FaultHeard;
 import vividroster.core.progress.Outcome;
 import vividroster.core.text.Lengths;
 import vividroster.server.platform.Absent;
@@ -41,6 +46,19 @@ class AttemptController {
 
     /** @param points 0 for a criterion not seen */
     record MarkRequest(int ordinal, int points) {}
+
+    /** @param measure its number on the page; absent where none was tapped */
+    record FaultRequest(
+            @NotBlank(message = "Say what went wrong.")
+            @Size(max = FaultHeard.LONGEST, message = "A fault has at most {max} letters.")
+            String sign,
+
+            @Absent
+            @Min(value = 1, message = "Measures count from {value}.")
+            @Max(value = FaultHeard.LAST_MEASURE, message = "A measure is at most {value}.")
+            Integer measure) {}
+
+    private static final int MOST_FAULTS = 12;
 
     record AttemptRequest(
             @NotNull(message = "An attempt needs an id.") UUID id,
@@ -68,6 +86,17 @@ class AttemptController {
             @Absent @Size(max = Lengths.LONG_NOTE, message = "A note has at most {max} letters.")
             String note,
 
+            @Absent @Size(max = MOST_FAULTS, message = "At most {max} faults.")
+            List<@Valid @NotNull FaultRequest> faults,
+
+            @Absent
+            @Min(value = 20, message = "A tempo is at least {value}.")
+            @Max(value = 400, message = "A tempo is at most {value}.")
+            Integer tempoBpm,
+
+            @Absent @Size(max = Lengths.NAME, message = "The name of a piece has at most {max} letters.")
+            String substitute,
+
             @Absent Instant heardAt) {}
 
     record Batch(
@@ -80,6 +109,9 @@ class AttemptController {
 
             @Absent @Size(max = 30, message = "At most 30 criteria.")
             List<@Valid @NotNull MarkRequest> marks,
+
+            @Absent @Size(max = MOST_FAULTS, message = "At most {max} faults.")
+            List<@Valid @NotNull FaultRequest> faults,
 
             @NotNull(message = "A correction says why.")
             @Size(max = Lengths.NOTE, message = "A reason has at most {max} letters.")
@@ -132,7 +164,13 @@ class AttemptController {
             @PathVariable UUID attemptId,
             @Valid @RequestBody CorrectionRequest request) {
         return view(hearing.correct(
-                person, attemptId, request.id(), request.outcome(), marks(request.marks()), request.reason()));
+                person,
+                attemptId,
+                request.id(),
+                request.outcome(),
+                marks(request.marks()),
+                Optional.ofNullable(request.faults()).map(AttemptController::faults),
+                request.reason()));
     }
 
     private static Hearing.Heard heard(AttemptRequest request) {
@@ -150,8 +188,22 @@ class AttemptController {
                 marks(request.marks()),
                 Boolean.TRUE.equals(request.waived()),
                 Optional.ofNullable(request.reason()).orElse(""),
-                Optional.ofNullable(request.note()).orElse(""),
+                new Beside(
+                        Optional.ofNullable(request.note()).orElse(""),
+                        faults(request.faults()),
+                        Optional.ofNullable(request.tempoBpm()),
+                        Optional.ofNullable(request.substitute()).orElse("")),
                 Optional.ofNullable(request.heardAt()));
+    }
+
+    private static List<FaultHeard> faults(List<FaultRequest> requests) {
+        if (requests == null) {
+            return List.of();
+        }
+        return requests.stream()
+                .map(fault -> new FaultHeard(
+                        fault.sign(), fault.measure() == null ? OptionalInt.empty() : OptionalInt.of(fault.measure())))
+                .toList();
     }
 
     private static List<CriterionMark> marks(List<MarkRequest> requests) {

@@ -11,6 +11,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -23,6 +24,7 @@ import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Attempt;
 import vividroster.core.progress.CriterionMark;
 import vividroster.core.progress.Evidence;
+import vividroster.core.progress.FaultHeard;
 import vividroster.core.progress.Outcome;
 import vividroster.server.platform.Rows;
 
@@ -32,21 +34,25 @@ class AttemptQueries {
 
     private static final String COLUMNS = """
             id, student_id, milestone_id, milestone_version, instrument, class_id, heard_by, heard_on, heard_at, recorded_at,
-            evidence, outcome, mark_ordinals, mark_points, waived, reason, note, corrects_id, device_heard_at,
-            as_substitute
+            evidence, outcome, mark_ordinals, mark_points, waived, reason, note, fault_signs, fault_measures, tempo_bpm,
+            substitute, corrects_id, device_heard_at, as_substitute
             """;
 
     private static final String INSERT = """
             insert into attempt (program_id, id, student_id, milestone_id, milestone_version, instrument, class_id, heard_by,
                                  heard_on, heard_at, evidence, outcome, mark_ordinals, mark_points, waived, reason, note,
-                                 corrects_id, device_heard_at, as_substitute)
+                                 fault_signs, fault_measures, tempo_bpm, substitute, corrects_id, device_heard_at,
+                                 as_substitute)
             values (:programId, :id, :studentId, :milestoneId, :version, :instrument, :classId, :heardBy,
                     :heardOn, :heardAt, :evidence, :outcome, :ordinals, :points, :waived, :reason, :note,
-                    :corrects, :deviceHeardAt, :asSubstitute)
+                    :faultSigns, :faultMeasures, :tempoBpm, :substitute, :corrects, :deviceHeardAt,
+                    :asSubstitute)
             """;
 
     private static final Instant EARLIEST = Instant.parse("1900-01-01T00:00:00Z");
     private static final Instant LATEST = Instant.parse("2199-12-31T00:00:00Z");
+
+    private static final int NO_MEASURE = 0;
 
     private final JdbcClient jdbc;
     private final NamedParameterJdbcTemplate batch;
@@ -94,6 +100,20 @@ class AttemptQueries {
                 .param("programId", programId)
                 .param("students", Rows.array(studentIds))
                 .param("milestoneId", milestoneId)
+                .query(AttemptQueries::heard)
+                .list();
+    }
+
+    /** Attempts of these students from a day on that have faults, and whatever corrects an attempt. */
+    List<HeardAttempt> findFaultyOrCorrecting(UUID programId, Collection<UUID> studentIds, LocalDate from) {
+        return jdbc.sql("select " + COLUMNS + """
+                        from attempt
+                        where program_id = :programId and student_id = any(:students) and heard_on >= :from
+                          and (fault_signs <> '{}' or corrects_id is not null)
+                        """)
+                .param("programId", programId)
+                .param("students", Rows.array(studentIds))
+                .param("from", from)
                 .query(AttemptQueries::heard)
                 .list();
     }
@@ -186,7 +206,17 @@ class AttemptQueries {
                         attempt.marks().stream().map(CriterionMark::points).toArray(Integer[]::new))
                 .addValue("waived", attempt.waived())
                 .addValue("reason", heard.reason())
-                .addValue("note", heard.note())
+                .addValue("note", heard.beside().note())
+                .addValue(
+                        "faultSigns",
+                        heard.beside().faults().stream().map(FaultHeard::sign).toArray(String[]::new))
+                .addValue(
+                        "faultMeasures",
+                        heard.beside().faults().stream()
+                                .map(fault -> fault.measure().orElse(NO_MEASURE))
+                                .toArray(Integer[]::new))
+                .addValue("tempoBpm", heard.beside().tempoBpm().orElse(null), java.sql.Types.SMALLINT)
+                .addValue("substitute", heard.beside().substitute())
                 .addValue("corrects", attempt.corrects().orElse(null), java.sql.Types.OTHER)
                 .addValue(
                         "deviceHeardAt",
@@ -212,10 +242,22 @@ class AttemptQueries {
                 attempt(row, marks),
                 Rows.id(row, "heard_by"),
                 row.getString("reason"),
-                row.getString("note"),
+                beside(row),
                 Optional.ofNullable(row.getObject("device_heard_at", OffsetDateTime.class))
                         .map(OffsetDateTime::toInstant),
                 row.getBoolean("as_substitute"));
+    }
+
+    private static Beside beside(ResultSet row) throws SQLException {
+        List<Integer> measures = Rows.numbers(row, "fault_measures");
+        List<FaultHeard> faults = new ArrayList<>();
+        for (String sign : (String[]) row.getArray("fault_signs").getArray()) {
+            int measure = measures.get(faults.size());
+            faults.add(new FaultHeard(sign, measure == NO_MEASURE ? OptionalInt.empty() : OptionalInt.of(measure)));
+        }
+        int tempo = row.getInt("tempo_bpm");
+        Optional<Integer> tempoBpm = row.wasNull() ? Optional.empty() : Optional.of(tempo);
+        return new Beside(row.getString("note"), faults, tempoBpm, row.getString("substitute"));
     }
 
     private static Attempt attempt(ResultSet row, List<CriterionMark> marks) throws SQLException {

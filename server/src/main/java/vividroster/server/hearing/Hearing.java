@@ -22,6 +22,8 @@ import vividroster.core.progress.Attempt;
 import vividroster.core.progress.AttemptLedger;
 import vividroster.core.progress.CriterionMark;
 import vividroster.core.progress.Evidence;
+import vividroster.core.progress.FaultCounts.FaultyTry;
+import vividroster.core.progress.FaultHeard;
 import vividroster.core.progress.HeardMoment;
 import vividroster.core.progress.Outcome;
 import vividroster.core.progress.Outlook;
@@ -88,7 +90,7 @@ public class Hearing {
             List<CriterionMark> marks,
             boolean waived,
             String reason,
-            String note,
+            Beside beside,
             Optional<Instant> heardAt) {}
 
     /** An attempt that is on record, and where it leaves the student. */
@@ -155,7 +157,7 @@ public class Hearing {
                         Optional.empty()),
                 person.accountId(),
                 heard.reason().strip(),
-                heard.note().strip(),
+                beside(heard),
                 moment.deviceSaid(),
                 reach.isSubstitute());
         if (!queries.insert(programId, attempt)) {
@@ -164,6 +166,17 @@ public class Hearing {
             absences.called(programId, heard.classId(), heard.studentId(), heardOn, person.accountId());
         }
         return recorded(programId, seats, attempt, newest);
+    }
+
+    /** Only a try has faults and a tempo, and only a substitute piece is named. */
+    private static Beside beside(Heard heard) {
+        Beside said = heard.beside();
+        boolean played = heard.outcome().isTry();
+        return new Beside(
+                said.note().strip(),
+                played ? said.faults() : List.of(),
+                played ? said.tempoBpm() : Optional.empty(),
+                heard.evidence() == Evidence.SUBSTITUTE ? said.substitute().strip() : "");
     }
 
     private void mayHear(Reach reach, Seat seat, Milestone milestone) {
@@ -192,7 +205,7 @@ public class Hearing {
                 || a.waived() != b.waived()
                 || !Set.copyOf(a.marks()).equals(Set.copyOf(b.marks()))
                 || !before.reason().equals(sent.reason())
-                || !before.note().equals(sent.note())
+                || !before.beside().equals(sent.beside())
                 || !a.corrects().equals(b.corrects())
                 || !deviceSaid
                         .map(before.deviceSaid().orElse(a.heardAt())::equals)
@@ -211,11 +224,18 @@ public class Hearing {
      * Corrects an attempt by a later entry.
      *
      * @param outcome {@link Outcome#UNDONE} when it did not happen at all
+     * @param faults in place of those noted before; empty leaves them
      * @throws Problem when there is no such attempt, or it was corrected already
      */
     @Transactional
     public Recorded correct(
-            SignedIn person, UUID attemptId, UUID id, Outcome outcome, List<CriterionMark> points, String reason) {
+            SignedIn person,
+            UUID attemptId,
+            UUID id,
+            Outcome outcome,
+            List<CriterionMark> points,
+            Optional<List<FaultHeard>> faults,
+            String reason) {
         UUID programId = person.programId();
         HeardAttempt before = queries.find(programId, attemptId)
                 .orElseThrow(() -> Problem.notFound("There is no such attempt to correct."));
@@ -251,7 +271,13 @@ public class Hearing {
                         Optional.of(old.id())),
                 person.accountId(),
                 reason.strip(),
-                "",
+                outcome.isTry()
+                        ? new Beside(
+                                before.beside().note(),
+                                faults.orElse(before.beside().faults()),
+                                before.beside().tempoBpm(),
+                                before.beside().substitute())
+                        : Beside.NOTHING,
                 Optional.empty(),
                 reach.isSubstitute());
         if (!queries.insert(programId, correction)) {
@@ -289,6 +315,23 @@ public class Hearing {
     @Transactional(readOnly = true)
     public List<HeardAttempt> latest(UUID programId, Map<Player, Set<UUID>> asked, int most) {
         return queries.findLatest(programId, asked, most);
+    }
+
+    /** Tries of these students with faults from a day on that stand, in the order heard. */
+    @Transactional(readOnly = true)
+    public List<FaultyTry> faulty(UUID programId, Collection<UUID> studentIds, LocalDate from) {
+        Map<UUID, HeardAttempt> noted = queries.findFaultyOrCorrecting(programId, studentIds, from).stream()
+                .collect(Collectors.toMap(h -> h.attempt().id(), h -> h));
+        return AttemptLedger.standing(
+                        noted.values().stream().map(HeardAttempt::attempt).toList())
+                .stream()
+                .filter(attempt -> !noted.get(attempt.id()).beside().faults().isEmpty())
+                .map(attempt -> new FaultyTry(
+                        attempt.studentId(),
+                        attempt.milestoneId(),
+                        attempt.heardOn(),
+                        noted.get(attempt.id()).beside().faults()))
+                .toList();
     }
 
     @Transactional(readOnly = true)

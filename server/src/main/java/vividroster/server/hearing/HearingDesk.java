@@ -12,11 +12,13 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.LineFault;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
+import vividroster.core.music.Key;
 import vividroster.core.music.Spelling;
 import vividroster.core.progress.Outlook;
 import vividroster.core.progress.Pressing;
@@ -92,6 +94,7 @@ class HearingDesk {
 
     /**
      * @param writtenKey the key this instrument reads; absent where there is no line
+     * @param faults what usually goes wrong in it on this instrument, by its sign
      * @param leftOut why the student is not called; absent for those in the queue
      */
     record PlayerView(
@@ -105,6 +108,7 @@ class HearingDesk {
             @Absent String writtenKey,
             @Absent Integer daysSinceHeard,
             @Absent CarriedView carried,
+            List<String> faults,
             @Absent LeftOut leftOut,
             StandingView standing,
             OutlookView outlook) {}
@@ -181,6 +185,7 @@ class HearingDesk {
         List<MilestoneOrder> reaching = orders.of(programId, List.of(milestoneId), today);
         Map<UUID, String> carriedLines = titlesOfCarried(programId, reaching);
         Spelling spelling = checks.spelling(programId);
+        List<String> ofCheck = checks.faults(programId, milestone);
         return new RunView(
                 worded(programId, MilestoneView.of(milestone, lines, tests, library.books(programId))),
                 (int) runs.perStudent(programId, milestone).toSeconds(),
@@ -197,6 +202,7 @@ class HearingDesk {
                                 lines.get(lineId),
                                 spelling,
                                 carried(reaching, row.seat(), carriedLines),
+                                ofCheck,
                                 classNames))
                         .toList());
     }
@@ -316,8 +322,12 @@ class HearingDesk {
             LineFacts line,
             Spelling spelling,
             CarriedView carried,
+            List<String> ofCheck,
             Map<UUID, String> classNames) {
         Instrument instrument = catalog.withCode(row.seat().instrument());
+        Optional<Key> written = Optional.ofNullable(line)
+                .filter(l -> instrument.pitched())
+                .map(l -> instrument.writtenKey(l.concertKey(), spelling));
         return new PlayerView(
                 row.student().id(),
                 row.student().name(),
@@ -326,11 +336,17 @@ class HearingDesk {
                 instrument.name(),
                 row.seat().division(),
                 row.otherClasses().stream().map(classNames::get).sorted().toList(),
-                line == null || !instrument.pitched()
-                        ? null
-                        : instrument.writtenKey(line.concertKey(), spelling).name(),
+                written.map(Key::name).orElse(null),
                 lastHeardOn == null ? null : (int) ChronoUnit.DAYS.between(lastHeardOn, today),
                 carried,
+                ofCheck.isEmpty()
+                        ? LineFault.of(
+                                        instrument,
+                                        written.map(key -> key.fifths() != 0).orElse(false))
+                                .stream()
+                                .map(LineFault::sign)
+                                .toList()
+                        : ofCheck,
                 leftOut,
                 StandingView.of(standing),
                 OutlookView.of(outlook));

@@ -29,6 +29,7 @@ import vividroster.core.progress.Pressing.Asked;
 import vividroster.core.progress.Standing;
 import vividroster.core.progress.Standings;
 import vividroster.core.progress.Standings.Terms;
+import vividroster.core.progress.TimeLine;
 import vividroster.core.progress.Trail;
 import vividroster.core.roster.Seat;
 import vividroster.core.season.Assignment;
@@ -105,6 +106,19 @@ public class Progress {
                     terms(assigned(player).get(milestoneId)),
                     on,
                     looks);
+        }
+
+        /** What a player was heard with from a day on, of the milestones on this sheet. */
+        public List<TimeLine.Moment> moments(Player player, LocalDate from) {
+            Map<UUID, Terms> terms = new HashMap<>();
+            assigned(player).forEach((id, assignment) -> terms.put(id, terms(assignment)));
+            return TimeLine.of(
+                    trails.getOrDefault(player.studentId(), Map.of()),
+                    milestones,
+                    terms,
+                    player.instrument(),
+                    from,
+                    on);
         }
 
         public Standing standing(Player player, UUID milestoneId) {

@@ -275,7 +275,7 @@ class PartnerController {
                 known.get(turn.plays()),
                 turn.watch().stream().map(known::get).toList(),
                 found.map(h -> h.attempt().outcome()).orElse(null),
-                found.map(HeardAttempt::note).orElse(null));
+                found.map(heard -> heard.beside().note()).orElse(null));
     }
 
     private PartnerView view(String name, Seat seat) {

@@ -64,6 +64,7 @@ class SecurityConfig {
         "/api/rail",
         "/api/podium",
         "/api/board",
+        "/api/board/faults",
         "/api/hearing/choices",
         "/api/hearing/run/*",
         "/api/hearing/positions/*",

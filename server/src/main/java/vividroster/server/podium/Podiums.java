@@ -48,6 +48,8 @@ import vividroster.server.office.Office;
 import vividroster.server.outfit.Fits;
 import vividroster.server.outfit.StudentVariants;
 import vividroster.server.platform.Absent;
+import vividroster.server.podium.Deciding.DecideView;
+import vividroster.server.podium.Periods.PeriodView;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 import vividroster.server.wellbeing.PainReport;
@@ -67,6 +69,7 @@ class Podiums {
     private final StudentVariants variants;
     private final Fits fits;
     private final Habits habits;
+    private final Deciding deciding;
 
     Podiums(
             Progress progress,
@@ -78,7 +81,9 @@ class Podiums {
             PainReports painReports,
             StudentVariants variants,
             Fits fits,
-            Habits habits) {
+            Habits habits,
+            Deciding deciding) {
+        this.deciding = deciding;
         this.habits = habits;
         this.progress = progress;
         this.runs = runs;
@@ -186,7 +191,9 @@ class Podiums {
             List<DueReview> reviews,
             int moreReviews,
             List<WatchView> watch,
-            List<RepairView> repairs) {}
+            List<RepairView> repairs,
+            List<DecideView> decide,
+            PeriodView plan) {}
 
     /** @param rotation letter of the day; nextDay the next day any class meets, when none does on this one */
     record PodiumView(
@@ -246,7 +253,8 @@ class Podiums {
             List<PainReport> pain,
             List<DueReview> reviews,
             HearingRuns.Today calling,
-            Habits.Known habits) {}
+            Habits.Known habits,
+            Deciding.Known decisions) {}
 
     @Transactional(readOnly = true)
     public PodiumView podium(UUID programId, Optional<LocalDate> on, Reach reach) {
@@ -320,7 +328,18 @@ class Podiums {
                 reach == Reach.EVERYBODY ? painReports.open(programId, names.keySet()) : List.of(),
                 reviews(programId, names, day),
                 runs.today(programId, everybody, day),
-                habits.known(programId, everybody, sheet));
+                habits.known(programId, everybody, sheet),
+                deciding.known(
+                        programId,
+                        reach == Reach.EVERYBODY ? names.keySet() : Set.of(),
+                        classes.stream()
+                                .map(c -> c.meeting().schoolClass().id())
+                                .toList(),
+                        classes.stream()
+                                .flatMap(c -> c.asked().stream())
+                                .map(Asked::milestoneId)
+                                .collect(Collectors.toSet()),
+                        day));
     }
 
     private PodiumClass view(OfClass c, OfDay known) {
@@ -339,6 +358,14 @@ class Podiums {
                         .filter(due -> students.containsKey(due.studentId()))
                         .toList(),
                 Review.ON_PODIUM);
+        List<HearView> hear = c.toHear().shown().stream()
+                .map(pressed -> hearView(
+                        pressed.asked(),
+                        known.calling()
+                                .toCall(known.sheet(), c.rows(), pressed.asked().milestoneId()),
+                        known,
+                        c.meeting().at()))
+                .toList();
         return new PodiumClass(
                 c.meeting().schoolClass().id(),
                 c.meeting().schoolClass().name(),
@@ -352,17 +379,7 @@ class Podiums {
                 c.current(known.day()).stream()
                         .map(asked -> teachView(asked, known))
                         .toList(),
-                c.toHear().shown().stream()
-                        .map(pressed -> hearView(
-                                pressed.asked(),
-                                known.calling()
-                                        .toCall(
-                                                known.sheet(),
-                                                c.rows(),
-                                                pressed.asked().milestoneId()),
-                                known,
-                                c.meeting().at()))
-                        .toList(),
+                hear,
                 c.toHear().more(),
                 (int) c.asked().stream()
                         .flatMap(asked -> asked.standings().stream())
@@ -405,7 +422,15 @@ class Podiums {
                                         .get(lost.milestoneId())
                                         .title(),
                                 known.habits().firstToTry(lost).orElse(null)))
-                        .toList());
+                        .toList(),
+                deciding.of(c.meeting().schoolClass().id(), c.rows(), c.asked(), known.sheet(), known.decisions()),
+                Periods.of(
+                        c.meeting().at().minutes(),
+                        c.current(known.day()).stream()
+                                .map(asked -> known.sheet().milestones().get(asked.milestoneId()))
+                                .toList(),
+                        hear,
+                        id -> (int) known.perStudent().get(id).toSeconds()));
     }
 
     private WatchView watchView(Watching watching, Seated who, Sheet sheet) {

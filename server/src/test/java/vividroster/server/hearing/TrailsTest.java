@@ -100,7 +100,8 @@ class TrailsTest {
         UUID milestone = school.id("line");
         List<Attempt> made = history(new Random(seed), student, milestone);
         for (int i = 0; i < made.size(); i++) {
-            hearing.load(school.programId(), List.of(new HeardAttempt(made.get(i), account, "a reason", "")));
+            hearing.load(
+                    school.programId(), List.of(new HeardAttempt(made.get(i), account, "a reason", Beside.NOTHING)));
             assertThat(kept(student, milestone))
                     .as("after %d attempts of seed %d", i + 1, seed)
                     .isEqualTo(Trail.of(made.subList(0, i + 1)));
@@ -115,7 +116,7 @@ class TrailsTest {
         hearing.load(
                 school.programId(),
                 made.stream()
-                        .map(a -> new HeardAttempt(a, account, "a reason", ""))
+                        .map(a -> new HeardAttempt(a, account, "a reason", Beside.NOTHING))
                         .toList());
         assertThat(kept(student, milestone)).isEqualTo(Trail.of(made));
     }
@@ -126,7 +127,7 @@ class TrailsTest {
         UUID milestone = school.id("line");
         Attempt attempt = history(new Random(3), student, milestone).getFirst();
         new TransactionTemplate(server.bean(PlatformTransactionManager.class)).executeWithoutResult(status -> {
-            hearing.load(school.programId(), List.of(new HeardAttempt(attempt, account, "a reason", "")));
+            hearing.load(school.programId(), List.of(new HeardAttempt(attempt, account, "a reason", Beside.NOTHING)));
             assertThat(kept(student, milestone).steps()).hasSize(1);
             status.setRollbackOnly();
         });
