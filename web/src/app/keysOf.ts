@@ -33,7 +33,12 @@ const grid: Keys = [
   [["←", "→"], "criterion before, criterion after"],
 ];
 
-const podium: Keys = [[["1", "–", "9"], "the list of who is away in that class"]];
+const podium: Keys = [
+  [["1"], "the list of who is away in the class that is open"],
+  [["R"], "reset: let go, shake out, lift"],
+  [["Enter"], "on a part of the period: this goes on now, the rest follows"],
+  [["←", "→"], "on a part of the period: a minute shorter, a minute longer"],
+];
 
 const season: Keys = [
   [["P"], "propose a plan"],

@@ -42,20 +42,23 @@ export function HabitWatchList({ watch, classId, on, search }: Props) {
     });
   };
   return (
-    <ul className="grid gap-1.5">
+    <ul>
       {watch.map((one) => {
         const found = tapped.get(one.studentId) ?? one.found;
         return (
-          <li key={one.studentId} className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-            <span className="min-w-0">
-              <StudentName
-                className="font-semibold"
-                studentId={one.studentId}
-                name={one.name}
-                search={search}
-              />
-              <span className="small soft block">
-                {one.title}
+          <li
+            key={one.studentId}
+            className="grid items-center gap-x-3 border-b border-[var(--hairline)] py-[2px] text-[0.94rem] sm:grid-cols-[minmax(0,10rem)_minmax(0,1fr)_auto]"
+          >
+            <StudentName
+              className="font-semibold"
+              studentId={one.studentId}
+              name={one.name}
+              search={search}
+            />
+            <span className="min-w-0 truncate" title={one.see.join(" · ")}>
+              {one.title}
+              <span className="soft">
                 {one.slipping && ", was slipping"}: {one.see.map((see) => see.toLowerCase()).join(" · ")}
               </span>
             </span>
@@ -67,7 +70,7 @@ export function HabitWatchList({ watch, classId, on, search }: Props) {
                   aria-pressed={found === finding}
                   onClick={() => look(one, found === finding ? "TAKEN_BACK" : finding)}
                   className={clsx(
-                    "min-h-9 rounded-lg border-[1.5px] px-2.5 py-0.5 text-[0.9rem]",
+                    "min-h-7 rounded-lg border-[1.5px] px-2 text-[0.84rem] [@media(pointer:coarse)]:min-h-10",
                     found === finding
                       ? "border-base-content bg-neutral text-neutral-content"
                       : "hairline hover:bg-base-200",

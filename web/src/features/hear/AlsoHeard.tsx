@@ -13,7 +13,7 @@ interface Props {
 export function AlsoHeard({ choices, also, onToggle }: Props) {
   if (choices.length === 0) return null;
   return (
-    <details open={also.size > 0} className="small mb-2">
+    <details open={also.size > 0} className="small">
       <summary className="soft cursor-pointer">
         {also.size === 0 ? "Several lines in one go" : `and ${also.size} more with each press`}
       </summary>

@@ -15,7 +15,7 @@ interface Props {
 export function FaultTags({ signs, noted, digits, onToggle }: Props) {
   if (signs.length === 0) return null;
   return (
-    <div role="group" aria-label="What went wrong" className="mb-3 flex flex-wrap items-center gap-1.5">
+    <div role="group" aria-label="What went wrong" className="contents">
       {!digits && (
         <span className="small soft mr-1">
           <Kbd>F</Kbd> faults
@@ -33,7 +33,7 @@ export function FaultTags({ signs, noted, digits, onToggle }: Props) {
               onToggle(sign);
             }}
             className={clsx(
-              "flex min-h-9 items-center gap-1.5 rounded-lg border-[1.5px] px-2.5 py-1 text-left text-[0.92rem]",
+              "flex min-h-8 items-center gap-1.5 rounded-lg border-[1.5px] px-2 text-left text-[0.9rem] [@media(pointer:coarse)]:min-h-10",
               mark ? "border-base-content bg-base-300 font-semibold" : "hairline hover:bg-base-200",
             )}
           >

@@ -78,7 +78,7 @@ function OutcomeKey({ name, hotkey, words, strong, outlined, disabled, onPress }
         onPress();
       }}
       className={clsx(
-        "min-h-[104px] rounded-[14px] border-2 px-4 pt-3 pb-2.5 text-left align-top",
+        "min-h-[92px] rounded-[14px] border-2 px-4 pt-2.5 pb-2 text-left align-top",
         strong && "border-neutral bg-neutral text-neutral-content disabled:opacity-55",
         outlined && "border-base-content hover:bg-base-200",
         !strong && !outlined && "hairline hover:bg-base-200",

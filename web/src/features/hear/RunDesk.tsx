@@ -174,7 +174,7 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
           onMark={(ordinal, points) => dispatch({ type: "mark", ordinal, points })}
         />
       )}
-      <div className="flex flex-wrap items-start gap-x-3">
+      <div className="mb-2.5 flex flex-wrap items-center gap-1.5">
         <FaultTags
           signs={player.faults}
           noted={beside.faults}
@@ -188,16 +188,16 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
             onTap={() => noteBeside(tapNow())}
           />
         )}
+        <AlsoHeard
+          choices={lines}
+          also={also}
+          onToggle={(id) =>
+            setAlso((all) =>
+              all.has(id) ? new Set([...all].filter((one) => one !== id)) : new Set([...all, id]),
+            )
+          }
+        />
       </div>
-      <AlsoHeard
-        choices={lines}
-        also={also}
-        onToggle={(id) =>
-          setAlso((all) =>
-            all.has(id) ? new Set([...all].filter((one) => one !== id)) : new Set([...all, id]),
-          )
-        }
-      />
       {state.excusing ? (
         <ExcuseReasons
           name={player.name}

@@ -18,12 +18,14 @@ import { ResetExercise } from "../../ui/ResetExercise";
 import { openSecondScreen, useSecondScreen } from "./secondScreen";
 import { useListeners } from "./useListeners";
 import { useRun } from "./useRun";
+import { useWith } from "./useWith";
 
 /** Hearing students one after another, or a whole section at once. */
 export function RunPage() {
   const { milestoneId = "" } = useParams();
   const { scope, allClasses } = useScope();
-  const run = useQuery(runQuery(milestoneId, scope));
+  const others = useWith();
+  const run = useQuery(runQuery(milestoneId, scope, others.with));
   if (allClasses && !scope.instrument)
     return <Empty>Choose an instrument at the left to hear it in every class.</Empty>;
   if (run.isError) return <Failed error={run.error} again={() => void run.refetch()} />;

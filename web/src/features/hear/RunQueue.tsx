@@ -13,6 +13,7 @@ import { usePace } from "./usePace";
 import { isSetForNobody, outcomeWords } from "./run";
 import type { useListeners } from "./useListeners";
 import type { useRun } from "./useRun";
+import { WhomToCall } from "./WhomToCall";
 import { counted } from "../../ui/words";
 
 interface Props {
@@ -54,6 +55,7 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
           />
         </div>
       </div>
+      <WhomToCall run={run} live={live} />
       <ol aria-label="Queue" className="max-h-[46vh] overflow-y-auto md:max-h-[50vh]">
         {queue.map((id, i) => {
           const player = players.get(id);

@@ -18,7 +18,7 @@ export function TempoTap({ taps, goal, onTap }: Props) {
         if (event.detail > 0) event.currentTarget.blur();
         onTap();
       }}
-      className="hairline hover:bg-base-200 flex min-h-9 items-center gap-1.5 rounded-lg border-[1.5px] px-2.5 py-1"
+      className="hairline hover:bg-base-200 flex min-h-8 items-center gap-1.5 rounded-lg border-[1.5px] px-2 text-[0.9rem] [@media(pointer:coarse)]:min-h-10"
     >
       <Kbd>B</Kbd>
       {tempo === undefined ? (

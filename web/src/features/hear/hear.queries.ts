@@ -1,7 +1,7 @@
 import { at } from "../../api/at";
 import { queryOptions } from "@tanstack/react-query";
 import { get } from "../../api/http";
-import type { Choice, Pace, Run, RunPosition } from "../../api/types";
+import type { BeltInReach, Choice, Pace, Run, RunPosition } from "../../api/types";
 import type { Scope } from "../../app/scope";
 
 export const choicesQuery = (scope: Scope) =>
@@ -12,10 +12,11 @@ export const choicesQuery = (scope: Scope) =>
   });
 
 /** Who is to be heard. Kept apart from "progress": a run is not reshuffled under the director's hands. */
-export const runQuery = (milestoneId: string, scope: Scope) =>
+export const runQuery = (milestoneId: string, scope: Scope, others: readonly string[] = []) =>
   queryOptions({
-    queryKey: ["run", milestoneId, scope],
-    queryFn: () => get<Run>(at("/api/hearing/run/{milestoneId}", { milestoneId }, scope)),
+    queryKey: ["run", milestoneId, scope, others],
+    queryFn: () =>
+      get<Run>(at("/api/hearing/run/{milestoneId}", { milestoneId }, { ...scope, with: [...others] })),
     enabled: Boolean(scope.classId ?? scope.instrument),
     staleTime: 0,
     gcTime: 0,
@@ -37,3 +38,13 @@ export const positionsOf = (milestoneId: string, studentIds: readonly string[]) 
   get<RunPosition[]>(
     at("/api/hearing/positions/{milestoneId}", { milestoneId }, { studentIds: [...studentIds] }),
   );
+
+/** Whom hearing a milestone can bring a belt this week. */
+export const beltsInReachQuery = (milestoneId: string, scope: Scope, others: readonly string[]) =>
+  queryOptions({
+    queryKey: ["progress", "belts-in-reach", milestoneId, scope, others],
+    queryFn: () =>
+      get<BeltInReach[]>(
+        at("/api/hearing/belts-in-reach/{milestoneId}", { milestoneId }, { ...scope, with: [...others] }),
+      ),
+  });

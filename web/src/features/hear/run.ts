@@ -19,6 +19,8 @@ export type RunAction =
   | { type: "record"; press: Press; stays?: boolean }
   | { type: "leave"; attemptId: string; studentId: string }
   | { type: "away"; studentId: string; away: boolean }
+  /** These are called from now on, in this order. */
+  | { type: "call"; studentIds: readonly string[] }
   /** Somebody else heard these, who need not be called here any more. */
   | { type: "heardElsewhere"; studentIds: readonly string[] }
   | { type: "undo" }
@@ -58,6 +60,12 @@ export function runReducer(state: RunState, action: RunAction): RunState {
         ...state,
         ...(state.queue[0] === action.studentId ? fresh : {}),
         queue: state.queue.filter((id) => id !== action.studentId),
+      };
+    case "call":
+      return {
+        ...state,
+        ...(state.queue[0] === action.studentIds[0] ? {} : fresh),
+        queue: action.studentIds,
       };
     case "heardElsewhere": {
       // Who is being heard stays until the listener has decided.

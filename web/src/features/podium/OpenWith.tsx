@@ -9,10 +9,8 @@ const MINUTES = 8;
 export function OpenWith({ classId, week, search }: { classId: string; week?: string; search: string }) {
   const plan = useQuery({ ...warmUpQuery(classId, week, MINUTES), staleTime: 5 * 60_000 });
   return (
-    <p>
-      <Link to={{ pathname: "/podium/warm-up", search }}>
-        Warm-up{plan.data && `, ${minutesWords(plan.data.minutes)}`}
-      </Link>
-    </p>
+    <Link to={{ pathname: "/podium/warm-up", search }}>
+      Warm-up{plan.data && `, ${minutesWords(plan.data.minutes)}`}
+    </Link>
   );
 }

@@ -9,4 +9,6 @@ export const podiumQuery = (on: string | undefined) =>
     queryKey: ["progress", "podium", on],
     queryFn: () => get<PodiumView>(at("/api/podium", {}, { on })),
     enabled: on !== undefined,
+    // At the bell the next class comes up.
+    refetchInterval: 60_000,
   });

@@ -141,6 +141,20 @@ final class Browsing {
         sitDown(page, school.address(), school.director().cookies());
     }
 
+    /** A class on the podium, opened where another one goes on. */
+    static Locator onPodium(Page page, String className) {
+        Locator open = page.getByRole(
+                AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(className).setExact(true));
+        Locator folded = page.getByRole(
+                        AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Other classes of the day"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(className));
+        open.or(folded).first().waitFor();
+        if (folded.isVisible()) {
+            folded.click();
+        }
+        return open;
+    }
+
     static void signInToDemo(RunningServer server, Page page) {
         sitDown(
                 page,

@@ -355,8 +355,7 @@ class EveryScreenTest {
                 assertThat(places).containsText("Hear");
                 assertThat(places).not().containsText("Office");
                 assertThat(places).not().containsText("Season");
-                assertThat(page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Winds")))
-                        .isVisible();
+                assertThat(Browsing.onPodium(page, "Winds")).isVisible();
                 page.navigate("/hear?class=" + school.id("Winds"));
                 page.locator("main").getByRole(AriaRole.LINK).first().click();
                 Locator desk = Browsing.studentAtTheDesk(page);

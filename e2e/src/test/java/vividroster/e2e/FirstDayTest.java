@@ -57,8 +57,8 @@ class FirstDayTest {
         page.keyboard().press("Enter");
         assertThat(page.getByRole(AriaRole.HEADING, named("Wednesday 7 October")))
                 .isVisible();
-        assertThat(page.getByRole(AriaRole.ARTICLE, named("Winds"))).isVisible();
-        assertThat(page.getByRole(AriaRole.ARTICLE, named("Jazz"))).isVisible();
+        assertThat(Browsing.onPodium(page, "Winds")).isVisible();
+        assertThat(Browsing.onPodium(page, "Jazz")).isVisible();
     }
 
     private static Page.GetByRoleOptions named(String name) {

@@ -95,14 +95,16 @@ class FirstWeeksTest {
             page.getByRole(AriaRole.BUTTON, named("Wrist")).click();
             assertThat(page.getByText("Kept: Bo Lund reported pain")).isVisible();
             page.navigate("/podium");
-            page.getByRole(AriaRole.ARTICLE, named("Winds"))
+            assertThat(Browsing.onPodium(page, "Winds")).containsText("Wrist hurts");
+            Browsing.onPodium(page, "Winds")
                     .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Bo Lund"))
                     .click();
             page.getByLabel("What was done").fill("Rest for a week, spoke with the family");
             page.getByRole(AriaRole.BUTTON, named("Followed up")).click();
             assertThat(page.getByText("followed up by Director")).isVisible();
             page.navigate("/podium");
-            assertThat(page.getByRole(AriaRole.ARTICLE, named("Winds"))).not().containsText("Pain reported");
+            assertThat(Browsing.onPodium(page, "Winds")).containsText("Look after");
+            assertThat(Browsing.onPodium(page, "Winds")).not().containsText("Wrist hurts");
             assertThat(seat.errors()).isEmpty();
         }
     }

@@ -8,21 +8,21 @@ import vividroster.core.instrument.Instrument;
 /** What usually goes wrong in a line, as a director notes it beside a try; a check has faults of its own. */
 public enum LineFault {
     WRONG_NOTES("Wrong notes"),
-    KEY_FORGOTTEN("Key signature forgotten"),
-    ACCIDENTAL_FORGOTTEN("Accidental forgotten"),
+    KEY_FORGOTTEN("Key forgotten"),
+    ACCIDENTAL_FORGOTTEN("Accidental"),
     RHYTHM("Rhythm"),
     RUSHES("Rushes"),
     DRAGS("Drags"),
-    STOPS("Stops, or loses the place"),
-    SLURS("Slurred and tongued mixed up"),
-    BREATH("Breathes inside the phrase"),
-    REGISTER("Squeaks, or the register does not speak"),
+    STOPS("Stops"),
+    SLURS("Slurs"),
+    BREATH("Breath"),
+    REGISTER("Register"),
     PARTIAL("Wrong partial"),
-    SLIDE("Slide beside its place"),
-    FINGER_PLACE("Finger beside its place"),
-    BOWING("Bowing turned round"),
+    SLIDE("Slide"),
+    FINGER_PLACE("Finger place"),
+    BOWING("Bowing"),
     STICKING("Sticking"),
-    UNEVEN("Strokes uneven");
+    UNEVEN("Uneven");
 
     private final String sign;
 

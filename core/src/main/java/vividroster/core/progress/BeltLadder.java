@@ -1,11 +1,13 @@
 package vividroster.core.progress;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.music.InstrumentCode;
 
@@ -34,18 +36,6 @@ public final class BeltLadder {
                                 standings.getOrDefault(id, Standing.NOTHING).fillsSlot());
     }
 
-    /**
-     * The day a belt was earned: that of the last pass among its slots; empty while it is not, or where every slot is
-     * waived.
-     */
-    public static Optional<LocalDate> earnedOn(Belt belt, InstrumentCode instrument, Map<UUID, Standing> standings) {
-        return isEarned(belt, instrument, standings)
-                ? belt.milestonesFor(instrument).stream()
-                        .flatMap(id -> standings.get(id).passedOn().stream())
-                        .max(Comparator.naturalOrder())
-                : Optional.empty();
-    }
-
     /** Where a player stands with a belt that is set: passed when it is earned. */
     public static Standing standing(
             Belt belt, InstrumentCode instrument, Map<UUID, Standing> standings, LocalDate dueOn, LocalDate on) {
@@ -58,6 +48,28 @@ public final class BeltLadder {
                 Optional.empty(),
                 Optional.empty(),
                 0);
+    }
+
+    /** @param on the day its last slot was passed, and those of every belt below; empty where all of that was waived */
+    public record Earned(Belt belt, Optional<LocalDate> on) {}
+
+    /** The belts earned without a gap below them, from the lowest up. */
+    public List<Earned> earned(InstrumentCode instrument, Map<UUID, Standing> standings) {
+        List<Earned> earned = new ArrayList<>();
+        Optional<LocalDate> on = Optional.empty();
+        for (Belt belt : belts) {
+            List<UUID> milestones = belt.milestonesFor(instrument);
+            if (milestones.isEmpty()) {
+                continue;
+            }
+            if (!isEarned(belt, instrument, standings)) {
+                break;
+            }
+            on = Stream.concat(on.stream(), milestones.stream().flatMap(id -> standings.get(id).passedOn().stream()))
+                    .max(Comparator.naturalOrder());
+            earned.add(new Earned(belt, on));
+        }
+        return earned;
     }
 
     public Worn worn(InstrumentCode instrument, Map<UUID, Standing> standings) {

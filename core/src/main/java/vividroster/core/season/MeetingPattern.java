@@ -9,6 +9,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
 import vividroster.core.season.Bells.Span;
@@ -68,6 +69,31 @@ public record MeetingPattern(List<Slot> slots) {
             Duration left = Duration.ofMinutes(minutes).minus(sinceStart);
             boolean goesOn = sinceStart.compareTo(COMING_IN.negated()) >= 0 && !left.isNegative();
             return goesOn ? Optional.of(left) : Optional.empty();
+        }
+
+        /** The minute of the period it is, from 0; empty where it is not going on, 0 while students come in. */
+        public OptionalInt minuteAt(LocalTime now) {
+            return toBell(now).isPresent()
+                    ? OptionalInt.of(
+                            (int) Math.max(0, Duration.between(startsAt, now).toMinutes()))
+                    : OptionalInt.empty();
+        }
+
+        /**
+         * Which meeting of a day a director turns to: the one that goes on, at the bell the next; after the last one the
+         * last.
+         *
+         * @param meetings in the order of the day
+         * @return its place in the list; empty where there is none
+         */
+        public static OptionalInt turnedTo(List<Meeting> meetings, LocalTime now) {
+            for (int i = 0; i < meetings.size(); i++) {
+                Meeting meeting = meetings.get(i);
+                if (now.isBefore(meeting.startsAt()) || meeting.toBell(now).isPresent()) {
+                    return OptionalInt.of(i);
+                }
+            }
+            return meetings.isEmpty() ? OptionalInt.empty() : OptionalInt.of(meetings.size() - 1);
         }
     }
 

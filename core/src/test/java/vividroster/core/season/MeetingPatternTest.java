@@ -188,4 +188,24 @@ class MeetingPatternTest {
         assertThat(meeting.toBell(LocalTime.parse(now)).map(Duration::toMinutes))
                 .isEqualTo(minutes.isEmpty() ? Optional.empty() : Optional.of(Long.parseLong(minutes)));
     }
+
+    /** At 9:55 the first is over, and the second one comes; after the last bell the last one stays. */
+    @ParameterizedTest
+    @CsvSource({"06:00, 0", "09:10, 0", "09:43, 0", "09:44, 1", "11:00, 1", "15:00, 1"})
+    void aDirectorTurnsToTheClassThatGoesOnOrComesNext(String now, int place) {
+        List<MeetingPattern.Meeting> day = List.of(
+                new MeetingPattern.Meeting(2, LocalTime.of(9, 0), 43, ""),
+                new MeetingPattern.Meeting(3, LocalTime.of(10, 30), 43, ""));
+        assertThat(MeetingPattern.Meeting.turnedTo(day, LocalTime.parse(now))).hasValue(place);
+        assertThat(MeetingPattern.Meeting.turnedTo(List.of(), LocalTime.parse(now)))
+                .isEmpty();
+    }
+
+    @Test
+    void theMinuteOfAPeriodCountsFromItsStart() {
+        MeetingPattern.Meeting meeting = new MeetingPattern.Meeting(2, LocalTime.of(9, 0), 43, "");
+        assertThat(meeting.minuteAt(LocalTime.of(8, 55))).as("they come in").hasValue(0);
+        assertThat(meeting.minuteAt(LocalTime.of(9, 16))).hasValue(16);
+        assertThat(meeting.minuteAt(LocalTime.of(9, 44))).isEmpty();
+    }
 }

@@ -372,11 +372,11 @@ class Folders {
                 sheet.moments(player, begins).stream()
                         .map(moment -> momentView(moment, sheet))
                         .toList(),
-                sheet.belts().stream()
-                        .flatMap(belt -> BeltLadder.earnedOn(
-                                belt, player.instrument(), sheet.standings().getOrDefault(player, Map.of()))
-                                .map(day -> new EarnedView(day, belt(belt, looks)))
-                                .stream())
+                sheet.belts().stream().collect(Collectors.groupingBy(Belt::ladder)).values().stream()
+                        .flatMap(ladder -> new BeltLadder(ladder)
+                                .earned(player.instrument(), sheet.standings().getOrDefault(player, Map.of())).stream())
+                        .flatMap(earned ->
+                                earned.on().map(day -> new EarnedView(day, belt(earned.belt(), looks))).stream())
                         .toList());
     }
 

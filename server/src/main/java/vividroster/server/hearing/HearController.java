@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.Size;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -15,7 +16,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.roster.SectionScope;
 import vividroster.server.account.Reaches;
+import vividroster.server.hearing.HearingDesk.BeltReachView;
 import vividroster.server.hearing.HearingDesk.Choice;
 import vividroster.server.hearing.HearingDesk.PositionView;
 import vividroster.server.hearing.HearingDesk.RunPaceView;
@@ -46,8 +49,39 @@ class HearController {
     RunView run(
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID milestoneId,
-            @ParameterObject ScopeRequest scope) {
-        return desk.run(person.programId(), milestoneId, scope.toScope(), reaches.of(person));
+            @ParameterObject ScopeRequest scope,
+            @RequestParam(required = false) @Size(max = MOST_CLASSES, message = "At most {max} classes more.")
+                    Set<UUID> with) {
+        return desk.run(person.programId(), milestoneId, scopes(scope, with), reaches.of(person));
+    }
+
+    private static final int MOST_CLASSES = 12;
+
+    /** The same sections in several classes; of one instrument in every class there is nothing more to add. */
+    private static List<SectionScope> scopes(ScopeRequest scope, Set<UUID> with) {
+        List<SectionScope> scopes = new ArrayList<>();
+        scopes.add(scope.toScope());
+        if (with != null && scope.classId() != null) {
+            with.stream()
+                    .filter(classId -> !classId.equals(scope.classId()))
+                    .sorted()
+                    .map(classId -> scope.in(classId).toScope())
+                    .forEach(scopes::add);
+        }
+        return scopes;
+    }
+
+    @GetMapping("/belts-in-reach/{milestoneId}")
+    @Operation(
+            operationId = "beltsInReach",
+            summary = "Whom hearing a milestone can bring a belt this week, with what it still asks")
+    List<BeltReachView> beltsInReach(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID milestoneId,
+            @ParameterObject ScopeRequest scope,
+            @RequestParam(required = false) @Size(max = MOST_CLASSES, message = "At most {max} classes more.")
+                    Set<UUID> with) {
+        return desk.beltsInReach(person.programId(), milestoneId, scopes(scope, with), reaches.of(person));
     }
 
     @GetMapping("/positions/{milestoneId}")

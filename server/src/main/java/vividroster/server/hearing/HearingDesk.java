@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Key;
 import vividroster.core.music.Spelling;
+import vividroster.core.progress.BeltReach;
 import vividroster.core.progress.Outlook;
 import vividroster.core.progress.Pressing;
 import vividroster.core.progress.Pressing.Asked;
@@ -161,19 +163,21 @@ class HearingDesk {
                 asked.asked());
     }
 
-    /** Who is to be heard with a milestone, in fair order. */
+    /**
+     * Who is to be heard with a milestone, in fair order.
+     *
+     * @param scopes at least one; who sits in several is heard once
+     */
     @Transactional(readOnly = true)
-    public RunView run(UUID programId, UUID milestoneId, SectionScope scope, Reach reach) {
+    public RunView run(UUID programId, UUID milestoneId, List<SectionScope> scopes, Reach reach) {
         LocalDate today = office.today(programId);
         Milestone milestone = library.milestone(programId, milestoneId);
         if (isGraded(milestone) && !reach.seesGrades()) {
             throw Problem.notAllowed("Playing tests are heard by a director or an assistant.");
         }
-        List<Seat> seats = reach.of(rosters.seatsOfStudentsIn(programId, scope, today), catalog);
-        List<Seated> rows = runs.seated(programId, seats, scope, today).stream()
-                .filter(row -> milestone.isFor(row.seat().instrument()))
-                .toList();
-        Sheet sheet = progress.sheet(programId, Question.of(seats, today, milestoneId));
+        Called called = called(programId, milestone, scopes, today, reach);
+        List<Seated> rows = called.rows();
+        Sheet sheet = progress.sheet(programId, Question.of(called.seats(), today, milestoneId));
         Queue queue = runs.queue(programId, rows, milestone, sheet);
         Map<UUID, String> classNames =
                 rosters.classes(programId).stream().collect(Collectors.toMap(SchoolClass::id, SchoolClass::name));
@@ -205,6 +209,50 @@ class HearingDesk {
                                 ofCheck,
                                 classNames))
                         .toList());
+    }
+
+    /** @param seats of everybody in the scopes; rows who can take the milestone, each once, scope by scope */
+    private record Called(List<Seat> seats, List<Seated> rows) {}
+
+    private Called called(
+            UUID programId, Milestone milestone, List<SectionScope> scopes, LocalDate today, Reach reach) {
+        Map<UUID, Seated> rows = new LinkedHashMap<>();
+        Set<Seat> all = new LinkedHashSet<>();
+        for (SectionScope scope : scopes) {
+            List<Seat> seats = reach.of(rosters.seatsOfStudentsIn(programId, scope, today), catalog);
+            all.addAll(seats);
+            runs.seated(programId, seats, scope, today).stream()
+                    .filter(row -> milestone.isFor(row.seat().instrument()))
+                    .forEach(row -> rows.putIfAbsent(row.student().id(), row));
+        }
+        return new Called(List.copyOf(all), List.copyOf(rows.values()));
+    }
+
+    /** A student whom this milestone can bring a belt within the week. @param missing what the belt still asks */
+    record BeltReachView(UUID studentId, String belt, List<String> missing) {}
+
+    /** Who of these scopes can reach a belt this week with a milestone. */
+    @Transactional(readOnly = true)
+    public List<BeltReachView> beltsInReach(UUID programId, UUID milestoneId, List<SectionScope> scopes, Reach reach) {
+        LocalDate today = office.today(programId);
+        Called called = called(programId, library.milestone(programId, milestoneId), scopes, today, reach);
+        Sheet sheet = progress.sheet(
+                programId, Question.of(called.seats(), today).withBelts().also(Set.of(milestoneId)));
+        return called.rows().stream()
+                .flatMap(row -> BeltReach.of(
+                        sheet.belts(),
+                        row.seat().instrument(),
+                        sheet.standings().getOrDefault(row.player(), Map.of()),
+                        sheet.assigned(row.player()).keySet(),
+                        milestoneId)
+                        .map(found -> new BeltReachView(
+                                row.student().id(),
+                                found.belt().name(),
+                                found.missing().stream()
+                                        .map(id -> sheet.milestones().get(id).title())
+                                        .toList()))
+                        .stream())
+                .toList();
     }
 
     /** Where a student stands now, and whether they are still to be called. */

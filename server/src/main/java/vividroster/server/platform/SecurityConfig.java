@@ -68,6 +68,7 @@ class SecurityConfig {
         "/api/hearing/choices",
         "/api/hearing/run/*",
         "/api/hearing/positions/*",
+        "/api/hearing/belts-in-reach/*",
         "/api/hearing/pace/*",
         "/api/absences",
         "/api/live",

@@ -2,6 +2,7 @@ package vividroster.server.podium;
 
 import java.time.Duration;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -9,6 +10,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -195,13 +197,19 @@ class Podiums {
             List<DecideView> decide,
             PeriodView plan) {}
 
-    /** @param rotation letter of the day; nextDay the next day any class meets, when none does on this one */
+    /**
+     * @param rotation letter of the day; nextDay the next day any class meets, when none does on this one
+     * @param turnedTo the class that goes on, or comes next; of another day its first; absent where none meets
+     * @param minute of its period; absent where it does not go on
+     */
     record PodiumView(
             LocalDate on,
             @Absent String rotation,
             boolean schoolDay,
             @Absent String closedFor,
             @Absent LocalDate nextDay,
+            @Absent UUID turnedTo,
+            @Absent Integer minute,
             List<PodiumClass> classes) {}
 
     /** @param classId empty for all classes, then without progress */
@@ -270,12 +278,22 @@ class Podiums {
                         .flatMap(c -> c.next(year, day.plusDays(1)).stream())
                         .min(Comparator.naturalOrder())
                 : Optional.empty();
+        boolean isToday = day.equals(office.today(programId));
+        LocalTime now = isToday ? office.timeOfDay(programId) : LocalTime.MIN;
+        OptionalInt turnedTo =
+                Meeting.turnedTo(meeting.stream().map(MeetingClass::at).toList(), now);
+        OptionalInt minute =
+                turnedTo.isPresent() ? meeting.get(turnedTo.getAsInt()).at().minuteAt(now) : OptionalInt.empty();
         return new PodiumView(
                 day,
                 year.rotationOn(day).orElse(null),
                 year.isSchoolDay(day),
                 year.closedFor(day).orElse(null),
                 next.orElse(null),
+                turnedTo.isPresent()
+                        ? meeting.get(turnedTo.getAsInt()).schoolClass().id()
+                        : null,
+                isToday && minute.isPresent() ? minute.getAsInt() : null,
                 meeting.isEmpty() ? List.of() : classes(programId, meeting, day, reach));
     }
 

@@ -28,6 +28,11 @@ public record ScopeRequest(
         this(classId, family, instrument, division, null);
     }
 
+    /** The same sections in another class. */
+    public ScopeRequest in(UUID otherClassId) {
+        return new ScopeRequest(otherClassId, family, instrument, division, joinedSince);
+    }
+
     /** @throws Problem when the parts do not name a section */
     public SectionScope toScope() {
         if (joinedSince != null) {
