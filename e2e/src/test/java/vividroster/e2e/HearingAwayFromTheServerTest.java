@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Date;
@@ -105,6 +106,33 @@ class HearingAwayFromTheServerTest {
             }
         } finally {
             own.close();
+        }
+    }
+
+    @Test
+    void theDatabaseIsKilledInTheMiddleOfARunAndNothingIsLostOrDouble() throws IOException {
+        TestCluster cluster = TestCluster.toBeKilled();
+        try (RunningServer own = RunningServer.start(cluster.newDatabase(), "no")) {
+            School school = ordered(own);
+            try (Seat seat = Browsing.open(own, Screen.LAPTOP)) {
+                Page page = seat.page();
+                Browsing.signInTo(school, page);
+                page.navigate(hearing(school, "&instrument=flute"));
+                Locator student = Browsing.studentAtTheDesk(page);
+                assertThat(student).hasText("Bo Lund");
+                page.keyboard().press("Enter");
+                assertThat(student).hasText("Ana Reed");
+                page.waitForCondition(() -> passes(own, school, "Bo Lund") == 1);
+                cluster.kill();
+                page.keyboard().press("Enter");
+                assertThat(page.getByText("1 to send")).isVisible();
+                cluster.startAgain();
+                page.getByText("1 to send").click();
+                assertThat(page.getByText("1 to send"))
+                        .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(40_000));
+                Assertions.assertThat(passes(own, school, "Bo Lund")).isEqualTo(1);
+                Assertions.assertThat(passes(own, school, "Ana Reed")).isEqualTo(1);
+            }
         }
     }
 

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /** A PostgreSQL of the tests' own, thrown away when they end. Started by the same script as the real one. */
@@ -20,8 +21,19 @@ public final class TestCluster {
 
     private final String appUser;
     private final String appPassword;
+    private final Path folder;
+    private final String options;
 
-    private TestCluster(String server, String user, String password, String appUser, String appPassword) {
+    private TestCluster(
+            Path folder,
+            String options,
+            String server,
+            String user,
+            String password,
+            String appUser,
+            String appPassword) {
+        this.folder = folder;
+        this.options = options;
         this.server = server;
         this.user = user;
         this.password = password;
@@ -50,9 +62,24 @@ public final class TestCluster {
     /** The cluster of this JVM; in {@code VIVID_TEST_DIR} where that is set, else in a folder of its own. */
     public static synchronized TestCluster shared() {
         if (shared == null) {
-            shared = start();
+            shared = start("yes".equals(System.getenv("VIVID_TEST_DURABLE")));
         }
         return shared;
+    }
+
+    /** One beside it, which may be killed: what it said was written is on the disk. */
+    public static TestCluster toBeKilled() {
+        return start(true);
+    }
+
+    /** Ends it at once, as when its machine goes off. */
+    public void kill() throws IOException {
+        script("pg_as \"$PG_BIN/pg_ctl\" -D " + folder + "/cluster -m immediate -w -t 30 stop");
+    }
+
+    /** Starts it where it was, over what it had written. */
+    public void startAgain() throws IOException {
+        script("PG_OPTIONS=\"" + options + "\"; pg_again " + folder);
     }
 
     public Database newDatabase() {
@@ -72,20 +99,27 @@ public final class TestCluster {
         return Files.exists(here.resolve("scripts/pg.sh")) ? here : here.getParent();
     }
 
-    private static TestCluster start() {
+    private static TestCluster start(boolean durable) {
         try {
             String parent = System.getenv("VIVID_TEST_DIR");
             Path folder = parent == null
                     ? Files.createTempDirectory("vivid-test")
                     : Files.createTempDirectory(Path.of(parent), "cluster");
             folder.toFile().setExecutable(true, false);
-            String kind = "yes".equals(System.getenv("VIVID_TEST_DURABLE")) ? "kept" : "throwaway";
-            String said = script("pg_up " + folder + " " + kind
-                    + " || exit 1; echo; echo \"$PG_PORT $PG_USER $PG_PASSWORD $PG_APP_USER $PG_APP_PASSWORD\"");
+            String said = script(
+                    "pg_up " + folder + " " + (durable ? "kept" : "throwaway")
+                            + " || exit 1; echo; echo \"$PG_OPTIONS\"; echo \"$PG_PORT $PG_USER $PG_PASSWORD $PG_APP_USER $PG_APP_PASSWORD\"");
             Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(folder)));
-            String[] words = said.strip().lines().toList().getLast().split(" ");
+            List<String> lines = said.strip().lines().toList();
+            String[] words = lines.getLast().split(" ");
             return new TestCluster(
-                    "jdbc:postgresql://127.0.0.1:" + words[0] + "/", words[1], words[2], words[3], words[4]);
+                    folder,
+                    lines.get(lines.size() - 2),
+                    "jdbc:postgresql://127.0.0.1:" + words[0] + "/",
+                    words[1],
+                    words[2],
+                    words[3],
+                    words[4]);
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
