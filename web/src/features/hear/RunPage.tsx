@@ -1,10 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
-import { useCallback, useState } from "react";
+import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Run } from "../../api/types";
 import { scopeSearch, useScope } from "../../app/scope";
 import { meQuery } from "../../app/queries";
 import { useKeys } from "../../app/useKeys";
+import { useReset } from "../../app/useReset";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { useScopeName } from "../../app/useScopeName";
 import { AwayList } from "../attendance/AwayList";
@@ -14,7 +15,6 @@ import { milestoneName } from "./milestoneName";
 import { RunDesk } from "./RunDesk";
 import { RunQueue } from "./RunQueue";
 import { SectionAtOnce } from "./SectionAtOnce";
-import { ResetExercise } from "../../ui/ResetExercise";
 import { openSecondScreen, useSecondScreen } from "./secondScreen";
 import { useListeners } from "./useListeners";
 import { useRun } from "./useRun";
@@ -47,15 +47,13 @@ function LiveRun({ run }: { run: Run }) {
   const { scope } = useScope();
   const me = useQuery(meQuery);
   const [takingAway, setTakingAway] = useState(false);
-  const [resetting, setResetting] = useState(false);
-  const doneResetting = useCallback(() => setResetting(false), []);
+  const reset = useReset();
   useKeys({
     s: () => setAtOnce((on) => !on),
     g: () => setGroup((size) => (size === undefined ? 2 : size < MOST_TOGETHER ? size + 1 : undefined)),
     u: live.undo,
     l: () => setTakingAway(true),
     w: openSecondScreen,
-    r: () => setResetting(true),
   });
   useSecondScreen(run, live.state.queue);
   if (run.players.length === 0) {
@@ -98,7 +96,7 @@ function LiveRun({ run }: { run: Run }) {
           />
         )}
       </section>
-      {resetting && <ResetExercise onDone={doneResetting} />}
+      {reset.exercise}
       {takingAway && scope.classId && me.data && (
         <AwayList
           classId={scope.classId}

@@ -5,6 +5,7 @@ import { Link, useParams } from "react-router";
 import type { Milestone } from "../../api/types";
 
 import { libraryQuery } from "../../app/queries";
+import { useReset } from "../../app/useReset";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Failed, Heading, Skeleton } from "../../ui/parts";
 import { booksQuery } from "../library/books.queries";
@@ -19,6 +20,7 @@ import { looks } from "../../ui/looks";
 export function LinePage({ director }: { director: boolean }) {
   const { lineId = "" } = useParams();
   const { scope, search } = useScope();
+  const reset = useReset();
   const [chosen, setLook] = useState<Look>();
   const bowed = chosen === "BOWING";
   const notes = useQuery({
@@ -39,6 +41,7 @@ export function LinePage({ director }: { director: boolean }) {
   const kept = scopeSearch(search, {});
   return (
     <>
+      {reset.exercise}
       <Heading
         title={line ? `${line.shortName}  ${line.title}` : (notes.data?.analysis.title ?? "Line")}
         words={line?.line && facts(line)}

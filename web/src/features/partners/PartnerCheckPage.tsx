@@ -10,6 +10,7 @@ import { outbox } from "../hear/outbox";
 import { Caution } from "./Caution";
 import { findingNote, notedCount } from "./partners";
 import { partnerCheckQuery } from "./partners.queries";
+import { OftenHere } from "./OftenHere";
 import { TurnRow } from "./TurnRow";
 
 /** A partner check as it goes on: what is watched, whose turn it is, what partners found. Prints as watch lists. */
@@ -87,6 +88,7 @@ function Going({ check }: { check: PartnerCheck }) {
                 .join(" · ")}
             </p>
           )}
+          <OftenHere classId={check.classId} />
           <Caution />
           <p className="small soft no-print" aria-live="polite">
             {done} of {of} noted. A partner's finding is kept as such;{" "}

@@ -6,11 +6,11 @@ import type { PodiumClass } from "../../api/types";
 import { duration, longDay, weekday } from "../../app/days";
 import { scopeSearch, tutti, useScope } from "../../app/scope";
 import { useKeys } from "../../app/useKeys";
+import { useReset } from "../../app/useReset";
 import { Kbd } from "../../ui/parts";
 import { counted } from "../../ui/words";
 import { AwayList } from "../attendance/AwayList";
 import { HabitWatchList } from "../habits/HabitWatchList";
-import { ResetExercise } from "../../ui/ResetExercise";
 import { DecideCards } from "./DecideCards";
 import { LookAfter } from "./LookAfter";
 import { lookAfterRows } from "./lookAfter";
@@ -32,8 +32,8 @@ const LINES_SHOWN = 6;
 export function OpenClass({ podiumClass: c, day, minute, mayDecide }: Props) {
   const { search, week } = useScope();
   const [takingAway, setTakingAway] = useState(false);
-  const [resetting, setResetting] = useState(false);
-  useKeys({ "1": () => setTakingAway(true), r: () => setResetting(true) });
+  const reset = useReset();
+  useKeys({ "1": () => setTakingAway(true) });
   const inClass = (change: Parameters<typeof scopeSearch>[1] = {}) =>
     scopeSearch(search, { ...tutti, class: c.classId, ...change });
   const taught = c.teach.find((one) => one.kind === "LINE") ?? c.teach[0];
@@ -54,14 +54,14 @@ export function OpenClass({ podiumClass: c, day, minute, mayDecide }: Props) {
         <button type="button" className="small soft" onClick={() => setTakingAway(true)}>
           <Kbd>1</Kbd> {c.away > 0 ? `${c.away} away` : "who is away?"}
         </button>
-        <button type="button" className="small soft" onClick={() => setResetting(true)}>
+        <button type="button" className="small soft" onClick={reset.begin}>
           <Kbd>R</Kbd> reset
         </button>
       </header>
       {takingAway && (
         <AwayList classId={c.classId} className={c.name} on={day} onClose={() => setTakingAway(false)} />
       )}
-      {resetting && <ResetExercise onDone={() => setResetting(false)} />}
+      {reset.exercise}
       <PeriodBar key={c.classId + day} podiumClass={c} minute={minute} />
       <div className="grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_15.5rem]">
         <Part

@@ -30,7 +30,7 @@ export function PeriodBar({ podiumClass: c, minute: now }: Props) {
         {minute !== undefined && (
           <span
             className={clsx(
-              "absolute whitespace-nowrap font-semibold text-[var(--now-text,var(--now))]",
+              "absolute font-semibold whitespace-nowrap",
               minute > c.minutes / 2 ? "-translate-x-full pr-2" : "pl-2",
             )}
             style={{ left: percent(minute) }}

@@ -1,12 +1,16 @@
 import { at } from "../../api/at";
 import { Download } from "lucide-react";
+import { useState } from "react";
 
 import { longDay } from "../../app/days";
 import { useScopeName } from "../../app/useScopeName";
 import { MarkLegend } from "../../ui/MarkLegend";
 import { Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { filtered, type BoardFilter } from "./boardFilter";
+import { BoardFilters } from "./BoardFilters";
 import { BoardTable } from "./BoardTable";
 import { RosterTabs } from "./RosterTabs";
+import { SectionFaults } from "./SectionFaults";
 import { useBoard } from "./useBoard";
 import { looks } from "../../ui/looks";
 
@@ -14,6 +18,7 @@ import { looks } from "../../ui/looks";
 export function BoardPage() {
   const { board, scope, on, needsInstrument } = useBoard();
   const name = useScopeName();
+  const [filter, setFilter] = useState<BoardFilter>({});
   return (
     <>
       <Heading
@@ -40,10 +45,12 @@ export function BoardPage() {
       )}
       {board.data && board.data.rows.length > 0 && (
         <>
-          <BoardTable board={board.data} />
+          <BoardFilters filter={filter} belts={board.data.belts} onChange={setFilter} />
+          <BoardTable board={filtered(board.data, filter)} />
           <div className="mt-4">
             <MarkLegend />
           </div>
+          <SectionFaults scope={scope} />
         </>
       )}
     </>

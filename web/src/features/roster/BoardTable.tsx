@@ -13,7 +13,7 @@ export function BoardTable({ board }: { board: BoardView }) {
   const belts = new Map(board.belts.map((belt) => [belt.id, belt]));
   return (
     <div
-      className="max-h-[calc(100vh-230px)] overflow-auto"
+      className="max-h-[calc(100vh-265px)] overflow-auto print:max-h-none print:overflow-visible"
       tabIndex={0}
       role="region"
       aria-label="Section board"

@@ -80,10 +80,11 @@ class RolesTest {
                     || path.startsWith("/api/session")
                     || path.startsWith("/api/attempts")
                     || path.equals("/api/pain-reports")
-                    // Only of students in reach; CallingTest, LiveTest and HabitWatchTest ask.
+                    // Only of students in reach; CallingTest, LiveTest, HabitWatchTest and WhomToHearTest ask.
                     || path.equals("/api/absences")
                     || path.equals("/api/habits/looks")
                     || path.equals("/api/hearing/positions/{milestoneId}")
+                    || path.equals("/api/hearing/belts-in-reach/{milestoneId}")
                     // Of one's own marks.
                     || path.equals("/api/hearing/pace/{milestoneId}")
                     || path.equals("/api/live/desk")

@@ -6,8 +6,11 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import vividroster.core.music.InstrumentCode;
+import vividroster.core.roster.SectionScope;
 import vividroster.server.platform.Ids;
 import vividroster.testkit.ApiClient;
 import vividroster.testkit.RunningServer;
@@ -60,5 +63,18 @@ class WhomToHearTest {
                 .doesNotContainKey(school.id("Flo Hart").toString())
                 .doesNotContainKey(school.id("Ana Reed").toString())
                 .containsEntry(school.id("Cy Moor").toString(), 1);
+    }
+
+    @Test
+    void aCoachIsToldOfTheOwnSectionOnly() {
+        director.post("/api/season/orders", school.order(List.of(school.tutti()), "line", "check"));
+        ApiClient coach = school.coach(
+                new SectionScope.Section(school.id("Winds"), new InstrumentCode("clarinet"), Optional.empty()));
+        JsonNode reach = coach.get(
+                        "/api/hearing/belts-in-reach/" + school.id("line") + "?classId=" + school.id("Winds"))
+                .json();
+        assertThat(reach).isNotEmpty();
+        reach.forEach(one -> assertThat(one.path("studentId").asString())
+                .isIn(school.id("Cy Moor").toString(), school.id("Di Vale").toString()));
     }
 }

@@ -104,13 +104,22 @@ class AttemptQueries {
                 .list();
     }
 
-    /** Attempts of these students from a day on that have faults, and whatever corrects an attempt. */
-    List<HeardAttempt> findFaultyOrCorrecting(UUID programId, Collection<UUID> studentIds, LocalDate from) {
-        return jdbc.sql("select " + COLUMNS + """
+    /** Attempts of these students from a day on that have faults, and what corrects them. */
+    List<HeardAttempt> findFaultyAndCorrecting(UUID programId, Collection<UUID> studentIds, LocalDate from) {
+        return jdbc.sql("""
+                        with faulty as materialized (
+                            select id
+                            from attempt
+                            where program_id = :programId and student_id = any(:students) and heard_on >= :from
+                              and fault_signs <> '{}')
+                        select %1$s
                         from attempt
-                        where program_id = :programId and student_id = any(:students) and heard_on >= :from
-                          and (fault_signs <> '{}' or corrects_id is not null)
-                        """)
+                        where program_id = :programId and id in (select id from faulty)
+                        union
+                        select %1$s
+                        from attempt
+                        where program_id = :programId and corrects_id in (select id from faulty)
+                        """.formatted(COLUMNS))
                 .param("programId", programId)
                 .param("students", Rows.array(studentIds))
                 .param("from", from)

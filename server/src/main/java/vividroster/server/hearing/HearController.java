@@ -64,7 +64,6 @@ class HearController {
         if (with != null && scope.classId() != null) {
             with.stream()
                     .filter(classId -> !classId.equals(scope.classId()))
-                    .sorted()
                     .map(classId -> scope.in(classId).toScope())
                     .forEach(scopes::add);
         }

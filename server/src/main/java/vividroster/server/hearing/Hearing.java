@@ -320,7 +320,7 @@ public class Hearing {
     /** Tries of these students with faults from a day on that stand, in the order heard. */
     @Transactional(readOnly = true)
     public List<FaultyTry> faulty(UUID programId, Collection<UUID> studentIds, LocalDate from) {
-        Map<UUID, HeardAttempt> noted = queries.findFaultyOrCorrecting(programId, studentIds, from).stream()
+        Map<UUID, HeardAttempt> noted = queries.findFaultyAndCorrecting(programId, studentIds, from).stream()
                 .collect(Collectors.toMap(h -> h.attempt().id(), h -> h));
         return AttemptLedger.standing(
                         noted.values().stream().map(HeardAttempt::attempt).toList())
