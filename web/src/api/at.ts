@@ -21,11 +21,12 @@ type Rest<P extends keyof paths> = [Names<P>] extends [never]
   ? [values?: Record<string, never>, search?: Loose<Search<P>>]
   : [values: Record<Names<P>, string | undefined>, search?: Loose<Search<P>>];
 
-/** Query string of what is given; undefined and empty values are left out. */
+/** Query string of what is given; undefined and empty values, and lists of nothing, are left out. */
 function query(values: object): string {
   const search = new URLSearchParams();
   for (const [name, value] of Object.entries(values)) {
-    if (value !== undefined && value !== null && value !== "") search.set(name, String(value));
+    const text = value === undefined || value === null ? "" : String(value);
+    if (text !== "") search.set(name, text);
   }
   const text = search.toString();
   return text ? `?${text}` : "";

@@ -24,8 +24,10 @@ export function TimeLine({ folder }: { folder: Folder }) {
   const curve = curveOf(weeks, measured.data ?? []);
   const percent = (place: number) => `${(100 * place) / weeks.length}%`;
   return (
-    <section
+    <div
+      role="region"
       aria-label="Time line of the year"
+      tabIndex={0}
       className="mb-6 grid grid-cols-[92px_minmax(0,1fr)] gap-y-1 overflow-x-auto"
     >
       <span />
@@ -109,7 +111,7 @@ export function TimeLine({ folder }: { folder: Folder }) {
           </Lane>
         </Row>
       )}
-    </section>
+    </div>
   );
 }
 

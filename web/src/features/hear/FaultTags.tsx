@@ -6,21 +6,23 @@ interface Props {
   /** The signs that belong to this milestone and instrument. */
   signs: readonly string[];
   noted: readonly FaultMark[];
-  /** Whether the digits are theirs; else F hands the digits over. */
+  /** Whether the digits are theirs; else F hands the digits over, and until then they stay folded. */
   digits: boolean;
+  onDigits: () => void;
   onToggle: (sign: string) => void;
 }
 
 /** What went wrong, one tap or digit each; kept with the outcome that is pressed next. */
-export function FaultTags({ signs, noted, digits, onToggle }: Props) {
+export function FaultTags({ signs, noted, digits, onDigits, onToggle }: Props) {
   if (signs.length === 0) return null;
+  if (!digits && noted.length === 0)
+    return (
+      <button type="button" className="small soft" onClick={onDigits}>
+        <Kbd>F</Kbd> what went wrong
+      </button>
+    );
   return (
     <div role="group" aria-label="What went wrong" className="contents">
-      {!digits && (
-        <span className="small soft mr-1">
-          <Kbd>F</Kbd> faults
-        </span>
-      )}
       {signs.map((sign, i) => {
         const mark = noted.find((one) => one.sign === sign);
         return (

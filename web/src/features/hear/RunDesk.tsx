@@ -179,6 +179,7 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
           signs={player.faults}
           noted={beside.faults}
           digits={digitsFor === "faults"}
+          onDigits={() => setDigitsFor("faults")}
           onToggle={(sign) => noteBeside({ type: "fault", sign })}
         />
         {run.milestone.line && (

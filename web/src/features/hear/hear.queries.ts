@@ -14,7 +14,8 @@ export const choicesQuery = (scope: Scope) =>
 /** Who is to be heard. Kept apart from "progress": a run is not reshuffled under the director's hands. */
 export const runQuery = (milestoneId: string, scope: Scope, others: readonly string[] = []) =>
   queryOptions({
-    queryKey: ["run", milestoneId, scope, others],
+    // A run of one class is found again by its class alone.
+    queryKey: ["run", milestoneId, scope, ...(others.length > 0 ? [others] : [])],
     queryFn: () =>
       get<Run>(at("/api/hearing/run/{milestoneId}", { milestoneId }, { ...scope, with: [...others] })),
     enabled: Boolean(scope.classId ?? scope.instrument),

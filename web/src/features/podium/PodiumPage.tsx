@@ -20,7 +20,7 @@ const Guide = page(async () => (await import("../start/Guide")).Guide);
 /** Today's classes in the order of the day. */
 export function PodiumPage() {
   const year = useQuery(yearQuery);
-  const { week, choose, search, scope } = useScope();
+  const { week, choose, search } = useScope();
   const day = year.data && chosenDay(year.data, week);
   const podium = useQuery(podiumQuery(day));
   const me = useQuery(meQuery);
@@ -34,7 +34,6 @@ export function PodiumPage() {
   const { classes, rotation, closedFor, nextDay, turnedTo, minute } = podium.data;
   const open =
     classes.find((c) => c.classId === opened?.classId && opened.until === `${day} ${turnedTo}`) ??
-    (minute === undefined ? classes.find((c) => c.classId === scope.classId) : undefined) ??
     classes.find((c) => c.classId === turnedTo) ??
     classes[0];
   const guiding = director && guide.data && !guide.data.over;
