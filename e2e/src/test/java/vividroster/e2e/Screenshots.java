@@ -66,6 +66,8 @@ public final class Screenshots {
             Browsing.signInToDemo(server, seat.page());
             Screenshots shots = new Screenshots(seat.page());
             shots.take("podium", "/podium" + winds);
+            seat.page().locator("article table").waitFor();
+            shots.shoot("podium");
             shots.take("season", "/season" + winds);
             shots.take("proposal", "/season/proposal" + winds);
             shots.take("forecast", "/season/forecast" + winds);
@@ -93,6 +95,7 @@ public final class Screenshots {
                     .getByRole(AriaRole.IMG, named("Notation for Trumpet"))
                     .locator("svg")
                     .waitFor();
+            seat.page().keyboard().press("3");
             shots.shoot("hear");
             shots.take("check", "/library/checks/" + check(director, "Trumpet: left hand") + trumpets);
             String strings = "?class=" + classId(director, "Beginning Strings");

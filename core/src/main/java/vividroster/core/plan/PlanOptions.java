@@ -26,17 +26,22 @@ public final class PlanOptions {
     private final Plan plan;
     private final Compiled c;
     private final Placeable placeable;
-    private final PlanReasons reasons;
-    private final Stand stand;
     private final List<int[]> parts;
+    private PlanReasons reasons;
+    private Stand stand;
 
     public PlanOptions(Plan plan) {
         this.plan = plan;
         c = new Compiled(plan.problem());
         placeable = new Placeable(c);
+        parts = Parts.of(c, new Windows(c, placeable).order);
+        standAnew();
+    }
+
+    /** A look leaves the same plan, but not in the same order inside: each question begins from the same one. */
+    private void standAnew() {
         reasons = new PlanReasons(c, plan);
         stand = reasons.stand();
-        parts = Parts.of(c, new Windows(c, placeable).order);
         stand.tellBy(parts);
     }
 
@@ -46,6 +51,7 @@ public final class PlanOptions {
         if (stand.at[i] != NOWHERE) {
             throw new IllegalArgumentException("“" + milestone + "” stands");
         }
+        standAnew();
         List<PlanOption> found = new ArrayList<>();
         if (!c.isFree(i)) {
             unpin(milestone).ifPresent(found::add);

@@ -82,6 +82,19 @@ class PlanOptionsTest {
         }
     }
 
+    /** Asked a second time, one of this year's options was another one. */
+    @Test
+    void askedTwiceItAnswersTheSame() {
+        Plan plan = Planner.plan(MadeUpYear.small(2_788_656_272L), PlanBudget.DEFAULT);
+        PlanOptions options = new PlanOptions(plan);
+        assertThat(plan.leftOut()).isNotEmpty();
+        for (int again = 0; again < 3; again++) {
+            for (String left : plan.leftOut()) {
+                assertThat(options.of(left)).isEqualTo(new PlanOptions(plan).of(left));
+            }
+        }
+    }
+
     private static PlanClass longer(PlanClass k, PlanOption.MoreMinutes more) {
         List<Integer> minutes = new ArrayList<>(k.minutes());
         minutes.set(more.week() - 1, minutes.get(more.week() - 1) + more.minutes());
