@@ -13,7 +13,7 @@ import vividroster.server.account.Reaches;
 import vividroster.server.audit.Audit;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.podium.Podiums.PodiumView;
-import vividroster.server.podium.Podiums.RailView;
+import vividroster.server.podium.Rails.RailView;
 
 @RestController
 @RequestMapping("/api")
@@ -21,9 +21,11 @@ class PodiumController {
 
     private final Audit audit;
     private final Podiums podiums;
+    private final Rails rails;
     private final Reaches reaches;
 
-    PodiumController(Podiums podiums, Audit audit, Reaches reaches) {
+    PodiumController(Podiums podiums, Rails rails, Audit audit, Reaches reaches) {
+        this.rails = rails;
         this.reaches = reaches;
         this.audit = audit;
         this.podiums = podiums;
@@ -37,7 +39,7 @@ class PodiumController {
             @AuthenticationPrincipal SignedIn person,
             @RequestParam(required = false) UUID classId,
             @RequestParam(required = false) LocalDate on) {
-        return podiums.rail(
+        return rails.rail(
                 person.programId(), Optional.ofNullable(classId), Optional.ofNullable(on), reaches.of(person));
     }
 

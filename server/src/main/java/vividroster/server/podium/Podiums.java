@@ -3,7 +3,6 @@ package vividroster.server.podium;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -19,10 +18,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
-import vividroster.core.instrument.Family;
-import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
-import vividroster.core.music.InstrumentCode;
 import vividroster.core.outfit.Review;
 import vividroster.core.progress.Capped;
 import vividroster.core.progress.HabitWatch;
@@ -35,7 +31,6 @@ import vividroster.core.progress.Pressing.Pressed;
 import vividroster.core.progress.Standing;
 import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
-import vividroster.core.roster.SectionScope;
 import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.habits.Habits;
@@ -52,6 +47,7 @@ import vividroster.server.outfit.StudentVariants;
 import vividroster.server.platform.Absent;
 import vividroster.server.podium.Deciding.DecideView;
 import vividroster.server.podium.Periods.PeriodView;
+import vividroster.server.podium.Rails.SectionView;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 import vividroster.server.wellbeing.PainReport;
@@ -72,6 +68,7 @@ class Podiums {
     private final Fits fits;
     private final Habits habits;
     private final Deciding deciding;
+    private final Rails rails;
 
     Podiums(
             Progress progress,
@@ -84,7 +81,9 @@ class Podiums {
             StudentVariants variants,
             Fits fits,
             Habits habits,
-            Deciding deciding) {
+            Deciding deciding,
+            Rails rails) {
+        this.rails = rails;
         this.deciding = deciding;
         this.habits = habits;
         this.progress = progress;
@@ -97,21 +96,6 @@ class Podiums {
         this.variants = variants;
         this.fits = fits;
     }
-
-    record DivisionView(String name, int students) {}
-
-    /** @param passed of all milestones set for its players; asked how many are set */
-    record SectionView(
-            InstrumentCode instrument,
-            String name,
-            String plural,
-            Family family,
-            int students,
-            int passed,
-            int asked,
-            List<DivisionView> divisions) {}
-
-    record RailView(List<SectionView> sections) {}
 
     /** @param concertKey absent for what is no line */
     record TeachView(
@@ -211,33 +195,6 @@ class Podiums {
             @Absent UUID turnedTo,
             @Absent Integer minute,
             List<PodiumClass> classes) {}
-
-    /** @param classId empty for all classes, then without progress */
-    @Transactional(readOnly = true)
-    public RailView rail(UUID programId, Optional<UUID> classId, Optional<LocalDate> on, Reach reach) {
-        LocalDate day = on.orElseGet(() -> office.today(programId));
-        if (classId.isPresent()) {
-            SectionScope tutti = new SectionScope.Tutti(classId.get());
-            List<Seat> seats = reach.of(rosters.seatsOfStudentsIn(programId, tutti, day), catalog);
-            return new RailView(sections(
-                    runs.seated(programId, seats, tutti, day), progress.sheet(programId, Question.of(seats, day))));
-        }
-        Map<InstrumentCode, Set<UUID>> students = reach.of(rosters.seatsOn(programId, day), catalog).stream()
-                .collect(Collectors.groupingBy(
-                        Seat::instrument, Collectors.mapping(Seat::studentId, Collectors.toSet())));
-        return new RailView(catalog.inScoreOrder().stream()
-                .filter(i -> students.containsKey(i.code()))
-                .map(i -> new SectionView(
-                        i.code(),
-                        i.name(),
-                        i.plural(),
-                        i.family(),
-                        students.get(i.code()).size(),
-                        0,
-                        0,
-                        List.of()))
-                .toList());
-    }
 
     private record MeetingClass(SchoolClass schoolClass, Meeting at) {}
 
@@ -393,7 +350,7 @@ class Podiums {
                 c.meeting().at().minutes(),
                 c.rows().size(),
                 (int) students.keySet().stream().filter(away::contains).count(),
-                sections(c.rows(), known.sheet()),
+                rails.sections(c.rows(), known.sheet()),
                 c.current(known.day()).stream()
                         .map(asked -> teachView(asked, known))
                         .toList(),
@@ -512,35 +469,5 @@ class Podiums {
 
     private static DueReview due(UUID studentId, Map<UUID, String> names, String what, Review review, LocalDate day) {
         return new DueReview(studentId, names.get(studentId), what, review.on(), review.isOverdue(day));
-    }
-
-    private List<SectionView> sections(List<Seated> rows, Sheet sheet) {
-        Map<InstrumentCode, List<Seated>> byInstrument = rows.stream()
-                .collect(
-                        Collectors.groupingBy(row -> row.seat().instrument(), LinkedHashMap::new, Collectors.toList()));
-        List<SectionView> sections = new ArrayList<>();
-        byInstrument.forEach((code, players) -> {
-            Instrument instrument = catalog.withCode(code);
-            Map<String, Integer> divisions = new LinkedHashMap<>();
-            players.stream()
-                    .map(row -> row.seat().division())
-                    .filter(division -> !division.isEmpty())
-                    .forEach(division -> divisions.merge(division, 1, Integer::sum));
-            List<Standing> set = players.stream()
-                    .flatMap(row -> sheet.setFor(row.player()).values().stream())
-                    .toList();
-            sections.add(new SectionView(
-                    instrument.code(),
-                    instrument.name(),
-                    instrument.plural(),
-                    instrument.family(),
-                    players.size(),
-                    (int) set.stream().filter(Standing::isPassed).count(),
-                    set.size(),
-                    divisions.entrySet().stream()
-                            .map(d -> new DivisionView(d.getKey(), d.getValue()))
-                            .toList()));
-        });
-        return sections;
     }
 }
