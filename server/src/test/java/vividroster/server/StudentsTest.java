@@ -58,8 +58,18 @@ class StudentsTest {
         JsonNode seats = director.get("/api/students/" + ana + "/folder").json().path("seats");
         assertThat(seats.get(0).path("endsOn").asString()).isEqualTo("2026-10-11");
         assertThat(seats.get(1).path("startsOn").asString()).isEqualTo("2026-10-12");
-        assertThat(seat(ana, "Winds", "tuba", "2026-10-12").sentence())
-                .startsWith("There is a seat in this class since 2026-10-12");
+        assertThat(seat(ana, "Winds", "tuba", "2026-08-17").sentence())
+                .startsWith("There is a seat in this class since 2026-08-17");
+        assertThat(seat(ana, "Winds", "tuba", "2026-10-12").status())
+                .as("what is only planned is planned anew")
+                .isEqualTo(204);
+        assertThat(director.get("/api/students/" + ana + "/folder")
+                        .json()
+                        .path("seats")
+                        .get(1)
+                        .path("instrumentName")
+                        .asString())
+                .isEqualTo("Tuba");
         assertThat(seat(ana, "Jazz", "tuba", "2028-10-12").field()).isEqualTo("startsOn");
         assertThat(seat(UUID.randomUUID(), "Winds", "tuba", "2026-10-12").status())
                 .isEqualTo(404);

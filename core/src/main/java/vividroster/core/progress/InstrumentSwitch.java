@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.HandsKept;
@@ -22,8 +24,9 @@ import vividroster.core.music.Pitch;
  * @param counts passed and instrument-free, on the new instrument too
  * @param staysOnRecord passed on the old instrument, for that one alone
  * @param passedBefore passed on the new instrument already, borrowed once
- * @param opensAnew what the new section was set and this student has to pass, in the order it was set
- * @param catchUp the same, week by week
+ * @param noLongerAsked open on the old instrument, which the student plays in no class any more
+ * @param opensAnew what the new section was set and this student has to pass, in the order of the track
+ * @param catchUp what of it was due before they come, week by week
  * @param belts of the ladders of both instruments that this touches, in rank order
  * @param hands what the hand keeps
  */
@@ -31,6 +34,7 @@ public record InstrumentSwitch(
         List<UUID> counts,
         List<UUID> staysOnRecord,
         List<UUID> passedBefore,
+        List<UUID> noLongerAsked,
         List<Anew> opensAnew,
         List<List<UUID>> catchUp,
         List<BeltTouched> belts,
@@ -60,20 +64,39 @@ public record InstrumentSwitch(
      *
      * @param old standings on the old instrument, by milestone
      * @param fresh standings on the new instrument, by milestone, instrument-free ones told from every instrument
+     * @param keepsOld whether the old instrument is still played in another class
      */
-    public record Between(InstrumentCode from, InstrumentCode to, Map<UUID, Standing> old, Map<UUID, Standing> fresh) {}
+    public record Between(
+            InstrumentCode from,
+            InstrumentCode to,
+            Map<UUID, Standing> old,
+            Map<UUID, Standing> fresh,
+            boolean keepsOld) {}
+
+    /**
+     * What the new section was set.
+     *
+     * @param missed due before the student comes, in the order the section met it
+     * @param withSection due later and so the student's too, in that order
+     * @param notes written notes of each line on the new instrument; milestones without are left out
+     */
+    public record Track(List<UUID> missed, List<UUID> withSection, Map<UUID, ? extends Collection<Pitch>> notes) {
+
+        List<UUID> whole() {
+            return Stream.concat(missed.stream(), withSection.stream())
+                    .distinct()
+                    .toList();
+        }
+    }
 
     /**
      * @param milestones all that the standings and the track name
-     * @param track what the new section was set, in the order it met it
-     * @param notes written notes of each line on the new instrument; milestones without are left out
      * @param newNotesAWeek most notes a section meets in a week, at least 1
      */
     public static InstrumentSwitch of(
             Between between,
             Map<UUID, Milestone> milestones,
-            List<UUID> track,
-            Map<UUID, ? extends Collection<Pitch>> notes,
+            Track track,
             Collection<Belt> belts,
             HandsKept hands,
             int newNotesAWeek) {
@@ -81,7 +104,16 @@ public record InstrumentSwitch(
                 .filter(m ->
                         between.old().getOrDefault(m.id(), Standing.NOTHING).isPassed())
                 .toList();
-        List<Anew> anew = anew(between, milestones, track, notes, hands);
+        List<Anew> anew = anew(between, milestones, track, hands);
+        List<Milestone> left = between.keepsOld()
+                ? List.of()
+                : milestones.values().stream()
+                        .filter(m -> !m.instrumentFree()
+                                && between.old()
+                                        .getOrDefault(m.id(), Standing.NOTHING)
+                                        .state()
+                                        .isOpen())
+                        .toList();
         return new InstrumentSwitch(
                 ids(passed.stream().filter(Milestone::instrumentFree).toList()),
                 ids(passed.stream().filter(m -> !m.instrumentFree()).toList()),
@@ -92,8 +124,13 @@ public record InstrumentSwitch(
                                 .isPassed())
                         .map(Milestone::id)
                         .toList(),
+                ids(left),
                 anew,
-                weeks(anew, newNotesAWeek),
+                weeks(
+                        anew.stream()
+                                .filter(one -> track.missed().contains(one.milestoneId()))
+                                .toList(),
+                        newNotesAWeek),
                 touched(between, belts),
                 hands);
     }
@@ -102,21 +139,17 @@ public record InstrumentSwitch(
         return milestones.stream().map(Milestone::id).toList();
     }
 
-    private static List<Anew> anew(
-            Between between,
-            Map<UUID, Milestone> milestones,
-            List<UUID> track,
-            Map<UUID, ? extends Collection<Pitch>> notes,
-            HandsKept hands) {
+    private static List<Anew> anew(Between between, Map<UUID, Milestone> milestones, Track track, HandsKept hands) {
         Set<Pitch> known = new HashSet<>(hands.with(Kept.ALIKE));
         List<Anew> anew = new ArrayList<>();
-        for (UUID id : track) {
+        for (UUID id : track.whole()) {
             Milestone milestone = milestones.get(id);
             Standing standing = between.fresh().getOrDefault(id, Standing.NOTHING);
             if (milestone == null || !milestone.isFor(between.to())) {
                 continue;
             }
-            Collection<Pitch> played = notes.containsKey(id) ? notes.get(id) : List.of();
+            Collection<Pitch> played =
+                    track.notes().containsKey(id) ? track.notes().get(id) : List.of();
             if (standing.isPassed() || standing.waived()) {
                 known.addAll(played);
                 continue;
@@ -129,6 +162,30 @@ public record InstrumentSwitch(
             known.addAll(fresh);
         }
         return anew;
+    }
+
+    /**
+     * One track for several who come to the same section on the same day, at a pace none of them is hurried by: what one has
+     * to pass is there, and a note that is new to one is new to it.
+     *
+     * @param missed what the section was set, in the order it met it
+     */
+    public static List<List<UUID>> together(List<UUID> missed, Collection<InstrumentSwitch> each, int newNotesAWeek) {
+        Map<UUID, List<Anew>> own = each.stream()
+                .flatMap(one -> one.opensAnew().stream())
+                .collect(Collectors.groupingBy(Anew::milestoneId));
+        return weeks(
+                missed.stream()
+                        .filter(own::containsKey)
+                        .map(id -> new Anew(
+                                id,
+                                own.get(id).stream()
+                                        .flatMap(anew -> anew.newNotes().stream())
+                                        .distinct()
+                                        .toList(),
+                                own.get(id).stream().allMatch(Anew::known)))
+                        .toList(),
+                newNotesAWeek);
     }
 
     /** In the order of the track, so that nothing comes before what it needs. */

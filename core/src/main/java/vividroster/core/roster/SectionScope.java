@@ -25,7 +25,9 @@ public sealed interface SectionScope {
             case Section section ->
                 section.classId().equals(classId) && section.instrument().equals(instrument.code());
             case InstrumentAcrossClasses across -> across.instrument().equals(instrument.code());
-            case Newcomers newcomers -> newcomers.classId().equals(classId);
+            case Newcomers newcomers ->
+                newcomers.classId().equals(classId)
+                        && newcomers.instrument().map(instrument.code()::equals).orElse(true);
         };
     }
 
@@ -64,14 +66,24 @@ public sealed interface SectionScope {
     }
 
     /**
-     * Those of a class who joined on a day or later: what the class was set before they came is set for them as a group.
+     * Those of a class, or of one section of it, who joined on a day or later: what was set before they came is set for them
+     * as a group.
      *
+     * @param instrument empty for everybody who joined the class
      * @param since inclusive
      */
-    record Newcomers(UUID classId, LocalDate since) implements SectionScope {
+    record Newcomers(UUID classId, Optional<InstrumentCode> instrument, LocalDate since) implements SectionScope {
+
+        /** Everybody who joined the class. */
+        public Newcomers(UUID classId, LocalDate since) {
+            this(classId, Optional.empty(), since);
+        }
+
         @Override
         public boolean holds(Seat seat, InstrumentCatalog catalog) {
-            return seat.classId().equals(classId) && !seat.startsOn().isBefore(since);
+            return seat.classId().equals(classId)
+                    && instrument.map(seat.instrument()::equals).orElse(true)
+                    && !seat.startsOn().isBefore(since);
         }
     }
 

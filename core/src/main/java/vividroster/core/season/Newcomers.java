@@ -36,11 +36,13 @@ public record Newcomers(List<Missed> missed, Set<UUID> students) {
      * @param whole what the whole class was set
      * @param all whatever reaches anybody of the class
      * @param seats of the class, as they are held
+     * @param ever all seats in the class of those who hold them: who only comes back from a borrowed instrument misses nothing
      */
     public static Newcomers of(
             Collection<MilestoneOrder> whole,
             Collection<MilestoneOrder> all,
             Collection<Seat> seats,
+            Collection<Seat> ever,
             InstrumentCatalog catalog) {
         Map<UUID, Missed> missed = new LinkedHashMap<>();
         Set<UUID> students = new HashSet<>();
@@ -49,7 +51,11 @@ public record Newcomers(List<Missed> missed, Set<UUID> students) {
                     .filter(seat -> seat.startsOn().isAfter(order.dueOn())
                             && all.stream()
                                     .noneMatch(other -> other.milestoneId().equals(order.milestoneId())
-                                            && other.reaches(seat, catalog)))
+                                            && ever.stream()
+                                                    .anyMatch(own -> own.studentId()
+                                                                    .equals(seat.studentId())
+                                                            && own.instrument().equals(seat.instrument())
+                                                            && other.reaches(own, catalog))))
                     .toList();
             without.stream()
                     .map(Seat::startsOn)

@@ -28,6 +28,7 @@ import vividroster.core.instrument.HandsKept.Note;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Pitch;
 import vividroster.core.progress.InstrumentSwitch.Between;
+import vividroster.core.progress.InstrumentSwitch.Track;
 import vividroster.core.progress.Standing.State;
 
 class InstrumentSwitchTest {
@@ -68,7 +69,11 @@ class InstrumentSwitchTest {
     }
 
     private static Between between(Map<UUID, Standing> old, Map<UUID, Standing> fresh) {
-        return new Between(TRUMPET, HORN, old, fresh);
+        return new Between(TRUMPET, HORN, old, fresh, false);
+    }
+
+    private static Track missed(List<UUID> track, Map<UUID, List<Pitch>> notes) {
+        return new Track(track, List.of(), notes);
     }
 
     @Test
@@ -82,8 +87,7 @@ class InstrumentSwitchTest {
                         Map.of(rhythm, PASSED, hold, PASSED, line, PASSED),
                         Map.of(rhythm, PASSED, line, SET, hornHold, SET)),
                 milestones,
-                List.of(hold, hornHold, rhythm, line),
-                Map.of(),
+                missed(List.of(hold, hornHold, rhythm, line), Map.of()),
                 List.of(),
                 knows(),
                 2);
@@ -102,8 +106,7 @@ class InstrumentSwitchTest {
         InstrumentSwitch preview = InstrumentSwitch.of(
                 between(Map.of(line, PASSED), Map.of(line, PASSED)),
                 milestones,
-                List.of(line),
-                Map.of(line, notes("C4")),
+                missed(List.of(line), Map.of(line, notes("C4"))),
                 List.of(),
                 knows(),
                 2);
@@ -124,13 +127,14 @@ class InstrumentSwitchTest {
         InstrumentSwitch preview = InstrumentSwitch.of(
                 between(Map.of(), Map.of()),
                 milestones,
-                List.of(a, b, c, d, check, e),
-                Map.of(
-                        a, notes("C4", "D4"),
-                        b, notes("C4"),
-                        c, notes("D4", "C4"),
-                        d, notes("E4", "F4", "C4"),
-                        e, notes("E4", "F4")),
+                missed(
+                        List.of(a, b, c, d, check, e),
+                        Map.of(
+                                a, notes("C4", "D4"),
+                                b, notes("C4"),
+                                c, notes("D4", "C4"),
+                                d, notes("E4", "F4", "C4"),
+                                e, notes("E4", "F4"))),
                 List.of(),
                 knows("C4", "D4"),
                 2);
@@ -160,8 +164,7 @@ class InstrumentSwitchTest {
         InstrumentSwitch preview = InstrumentSwitch.of(
                 between(Map.of(rhythm, PASSED, trumpetHold, PASSED), Map.of(rhythm, PASSED, hornHold, SET)),
                 milestones,
-                List.of(hornHold),
-                Map.of(),
+                missed(List.of(hornHold), Map.of()),
                 List.of(belt),
                 knows(),
                 2);
@@ -176,6 +179,7 @@ class InstrumentSwitchTest {
         Map<UUID, Standing> fresh = new HashMap<>();
         Map<UUID, List<Pitch>> notes = new HashMap<>();
         List<UUID> track = new ArrayList<>();
+        List<UUID> later = new ArrayList<>();
         milestones.clear();
         for (int i = 0; i < random.nextInt(25); i++) {
             boolean free = random.nextInt(4) == 0;
@@ -187,12 +191,12 @@ class InstrumentSwitchTest {
                 }
             }
             if (random.nextInt(3) > 0) {
-                track.add(id);
+                (random.nextInt(4) == 0 ? later : track).add(id);
                 notes.put(id, notes("C4", "DEFG".charAt(random.nextInt(4)) + "4"));
             }
         }
-        InstrumentSwitch preview =
-                InstrumentSwitch.of(between(old, fresh), milestones, track, notes, List.of(), knows("C4"), 2);
+        InstrumentSwitch preview = InstrumentSwitch.of(
+                between(old, fresh), milestones, new Track(track, later, notes), List.of(), knows("C4"), 2);
         Set<UUID> passed = old.keySet();
         assertThat(preview.counts()).noneMatch(preview.staysOnRecord()::contains);
         assertThat(preview.counts().size() + preview.staysOnRecord().size()).isEqualTo(passed.size());
@@ -204,6 +208,61 @@ class InstrumentSwitchTest {
         assertThat(preview.catchUp().stream().flatMap(List::stream).toList())
                 .isEqualTo(preview.opensAnew().stream()
                         .map(InstrumentSwitch.Anew::milestoneId)
+                        .filter(track::contains)
                         .toList());
+    }
+
+    @Test
+    void whatIsDueLaterIsTheirsWithTheSectionAndNoPartOfTheTrack() {
+        UUID a = milestone("a", false);
+        UUID b = milestone("b", false);
+        InstrumentSwitch preview = InstrumentSwitch.of(
+                between(Map.of(), Map.of()),
+                milestones,
+                new Track(List.of(a), List.of(b), Map.of(a, notes("C4"), b, notes("C4", "D4"))),
+                List.of(),
+                knows(),
+                2);
+        assertThat(preview.opensAnew())
+                .extracting(InstrumentSwitch.Anew::newNotes)
+                .containsExactly(notes("C4"), notes("D4"));
+        assertThat(preview.catchUp()).containsExactly(List.of(a));
+    }
+
+    @Test
+    void whatIsOpenOnTheOldInstrumentIsNoLongerAskedUnlessItIsPlayedElsewhere() {
+        UUID line = milestone("line 9", false);
+        UUID rhythm = milestone("rhythm", true);
+        Map<UUID, Standing> old = Map.of(line, SET, rhythm, SET);
+        Track nothing = missed(List.of(), Map.of());
+        assertThat(InstrumentSwitch.of(between(old, Map.of()), milestones, nothing, List.of(), knows(), 2)
+                        .noLongerAsked())
+                .containsExactly(line);
+        assertThat(InstrumentSwitch.of(
+                                new Between(TRUMPET, HORN, old, Map.of(), true),
+                                milestones,
+                                nothing,
+                                List.of(),
+                                knows(),
+                                2)
+                        .noLongerAsked())
+                .isEmpty();
+    }
+
+    /** One knows C and D, the other nothing: the line with both is a week's work for them together. */
+    @Test
+    void aTrackForTwoHurriesNeither() {
+        UUID a = milestone("a", false);
+        UUID b = milestone("b", false);
+        UUID c = milestone("c", false);
+        Track track = missed(List.of(a, b, c), Map.of(a, notes("C4", "D4"), b, notes("C4"), c, notes("C4", "E4")));
+        InstrumentSwitch quick =
+                InstrumentSwitch.of(between(Map.of(), Map.of()), milestones, track, List.of(), knows("C4", "D4"), 2);
+        InstrumentSwitch slow =
+                InstrumentSwitch.of(between(Map.of(), Map.of(b, PASSED)), milestones, track, List.of(), knows(), 2);
+        assertThat(quick.catchUp()).containsExactly(List.of(a, b), List.of(c));
+        assertThat(slow.catchUp()).containsExactly(List.of(a), List.of(c));
+        assertThat(InstrumentSwitch.together(track.missed(), List.of(quick, slow), 2))
+                .containsExactly(List.of(a), List.of(b), List.of(c));
     }
 }

@@ -50,7 +50,7 @@ class NewcomersTest {
     }
 
     private static Newcomers of(List<MilestoneOrder> orders, Seat... seats) {
-        return Newcomers.of(orders, orders, List.of(seats), CATALOG);
+        return Newcomers.of(orders, orders, List.of(seats), List.of(seats), CATALOG);
     }
 
     private static List<Week> weeksFrom(LocalDate day) {
@@ -65,6 +65,16 @@ class NewcomersTest {
         Newcomers newcomers = of(List.of(first), after);
         assertThat(newcomers.since()).contains(after.startsOn());
         assertThat(newcomers.students()).containsExactly(after.studentId());
+    }
+
+    @Test
+    void whoComesBackFromABorrowedInstrumentMissesNothing() {
+        MilestoneOrder first = order(0);
+        Seat before = seat(MONDAY).during(MONDAY, Optional.of(MONDAY.plusDays(20)));
+        Seat back = before.during(MONDAY.plusDays(28), Optional.empty());
+        assertThat(Newcomers.of(List.of(first), List.of(first), List.of(back), List.of(before, back), CATALOG)
+                        .missed())
+                .isEmpty();
     }
 
     @Test
@@ -101,7 +111,9 @@ class NewcomersTest {
         List<MilestoneOrder> all = new ArrayList<>(whole);
         all.addAll(of(whole, seat(MONDAY.plusDays(8))).setAgain(WINDS, TIMES, YEAR, weeksFrom(MONDAY.plusWeeks(3))));
         Seat november = seat(MONDAY.plusWeeks(9));
-        assertThat(Newcomers.of(whole, all, List.of(november), CATALOG).since()).contains(november.startsOn());
+        assertThat(Newcomers.of(whole, all, List.of(november), List.of(november), CATALOG)
+                        .since())
+                .contains(november.startsOn());
     }
 
     @Test

@@ -32,7 +32,7 @@ import vividroster.server.board.SectionBoards.Belting;
 import vividroster.server.board.SectionBoards.SectionBoard;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.StandingView;
-import vividroster.server.library.BeltLook;
+import vividroster.server.library.BeltView;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
@@ -94,8 +94,6 @@ class BoardController {
             List<StandingView> towardNext,
             List<String> missing) {}
 
-    record BeltView(UUID id, String ladder, int rank, String name, String color, String weave, int knots) {}
-
     record BoardView(LocalDate on, List<ColumnView> columns, List<RowView> rows, List<BeltView> belts) {}
 
     @GetMapping("/board")
@@ -112,7 +110,7 @@ class BoardController {
                 columns.stream().map(column -> columnView(column, board)).toList(),
                 board.rows().stream().map(row -> rowView(row, columns, board)).toList(),
                 board.sheet().belts().stream()
-                        .map(belt -> beltView(belt, board.looks().get(belt.id())))
+                        .map(belt -> BeltView.of(belt, board.looks().get(belt.id())))
                         .toList());
     }
 
@@ -248,10 +246,5 @@ class BoardController {
 
     private static String missingName(Milestone milestone) {
         return milestone.kind() == MilestoneKind.LINE ? "line " + milestone.shortName() : milestone.shortName();
-    }
-
-    static BeltView beltView(Belt belt, BeltLook look) {
-        return new BeltView(
-                belt.id(), belt.ladder(), belt.rank(), belt.name(), look.color(), look.weave(), look.knots());
     }
 }

@@ -30,7 +30,6 @@ import vividroster.core.progress.Standing;
 import vividroster.core.progress.TimeLine;
 import vividroster.core.roster.Seat;
 import vividroster.core.season.Assignment;
-import vividroster.server.board.BoardController.BeltView;
 import vividroster.server.board.SectionBoards.Belting;
 import vividroster.server.hearing.HeardAttempt;
 import vividroster.server.hearing.Hearing;
@@ -40,6 +39,7 @@ import vividroster.server.hearing.Progress.Question;
 import vividroster.server.hearing.Progress.Sheet;
 import vividroster.server.hearing.StandingView;
 import vividroster.server.library.BeltLook;
+import vividroster.server.library.BeltView;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Absent;
@@ -400,7 +400,7 @@ class Folders {
     }
 
     private static BeltView belt(Belt belt, Map<UUID, BeltLook> looks) {
-        return BoardController.beltView(belt, looks.get(belt.id()));
+        return BeltView.of(belt, looks.get(belt.id()));
     }
 
     private static TryView tryView(

@@ -297,12 +297,14 @@ class FirstWeekPlans {
     }
 
     private Newcomers newcomers(UUID programId, UUID classId, LocalDate today) {
+        List<Seat> ever = rosters.seatsOfStudentsIn(programId, List.of(classId), today).stream()
+                .filter(seat -> seat.classId().equals(classId))
+                .toList();
         return Newcomers.of(
                 checkOrders(programId, classId, today),
                 orders.reaching(programId, List.of(classId), today),
-                rosters.seatsOn(programId, today).stream()
-                        .filter(seat -> seat.classId().equals(classId))
-                        .toList(),
+                ever.stream().filter(seat -> seat.isHeldOn(today)).toList(),
+                ever,
                 catalog);
     }
 

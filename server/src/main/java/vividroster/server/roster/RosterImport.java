@@ -69,7 +69,7 @@ class RosterImport {
                         .map(c -> new Roster.SchoolClass(c.id(), c.name()))
                         .toList(),
                 roster.findRosterStudents(programId),
-                roster.findSeatsNotEndedBefore(programId, today),
+                Seat.lasting(roster.findSeatsNotEndedBefore(programId, today)),
                 year.first(),
                 year.last());
         List<PlannedRow> rows = RosterPlan.of(file.rows(), now, catalog, today);
@@ -136,28 +136,30 @@ class RosterImport {
         return roster.findImports(programId, MOST_LISTED);
     }
 
-    /** The roster as a file that could be taken again: seats held today or beginning later. */
+    /** The roster as a file that could be taken again: seats held today or beginning later, for each class the one that stays. */
     @Transactional(readOnly = true)
     String asFile(UUID programId) {
         Map<UUID, String> classNames =
                 classes.findAll(programId).stream().collect(Collectors.toMap(c -> c.id(), c -> c.name()));
         Map<UUID, Roster.Student> students =
                 roster.findRosterStudents(programId).stream().collect(Collectors.toMap(Roster.Student::id, s -> s));
-        return RosterFile.write(roster.findSeatsNotEndedBefore(programId, office.today(programId)).stream()
-                .sorted(Comparator.comparing((Seat seat) -> classNames.get(seat.classId()))
-                        .thenComparing(
-                                seat -> catalog.withCode(seat.instrument()).scoreRank())
-                        .thenComparing(Seat::division)
-                        .thenComparing(seat -> students.get(seat.studentId()).name()))
-                .map(seat -> new RosterRow(
-                        0,
-                        students.get(seat.studentId()).name(),
-                        students.get(seat.studentId()).number().orElse(""),
-                        classNames.get(seat.classId()),
-                        catalog.withCode(seat.instrument()).name(),
-                        seat.division(),
-                        seat.startsOn().toString()))
-                .toList());
+        return RosterFile.write(
+                Seat.lasting(roster.findSeatsNotEndedBefore(programId, office.today(programId))).stream()
+                        .sorted(Comparator.comparing((Seat seat) -> classNames.get(seat.classId()))
+                                .thenComparing(seat ->
+                                        catalog.withCode(seat.instrument()).scoreRank())
+                                .thenComparing(Seat::division)
+                                .thenComparing(
+                                        seat -> students.get(seat.studentId()).name()))
+                        .map(seat -> new RosterRow(
+                                0,
+                                students.get(seat.studentId()).name(),
+                                students.get(seat.studentId()).number().orElse(""),
+                                classNames.get(seat.classId()),
+                                catalog.withCode(seat.instrument()).name(),
+                                seat.division(),
+                                seat.startsOn().toString()))
+                        .toList());
     }
 
     private static RosterFile.Read read(byte[] bytes) {

@@ -17,6 +17,7 @@ import org.springframework.stereotype.Repository;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.Roster;
 import vividroster.core.roster.Seat;
+import vividroster.server.platform.Ids;
 import vividroster.server.platform.Rows;
 
 @Repository
@@ -141,8 +142,8 @@ class RosterQueries {
     void insertSeats(UUID programId, List<NewSeat> seats) {
         batch.batchUpdate(
                 """
-                insert into seat (program_id, id, student_id, class_id, instrument, division, starts_on, ends_on)
-                values (:programId, :id, :studentId, :classId, :instrument, :division, :startsOn, :endsOn)
+                insert into seat (program_id, id, student_id, class_id, instrument, division, starts_on, ends_on, chair)
+                values (:programId, :id, :studentId, :classId, :instrument, :division, :startsOn, :endsOn, :chair)
                 """,
                 seats.stream()
                         .map(seat -> new MapSqlParameterSource("programId", programId)
@@ -152,7 +153,8 @@ class RosterQueries {
                                 .addValue("instrument", seat.seat().instrument().value())
                                 .addValue("division", seat.seat().division())
                                 .addValue("startsOn", seat.seat().startsOn())
-                                .addValue("endsOn", seat.seat().endsOn().orElse(null), java.sql.Types.DATE))
+                                .addValue("endsOn", seat.seat().endsOn().orElse(null), java.sql.Types.DATE)
+                                .addValue("chair", chair(seat.seat()), java.sql.Types.SMALLINT))
                         .toArray(SqlParameterSource[]::new));
     }
 
@@ -205,20 +207,61 @@ class RosterQueries {
                 .optional();
     }
 
-    /** The chairs of a section, from 1 in the order given; who is not named has none. */
-    void putChairs(UUID programId, UUID classId, InstrumentCode instrument, String division, List<UUID> inOrder) {
-        jdbc.sql("""
-                        update seat
-                        set chair = array_position(:students, student_id)
-                        where program_id = :programId and class_id = :classId and instrument = :instrument
-                          and division = :division and ends_on is null
-                        """)
-                .param("programId", programId)
-                .param("classId", classId)
-                .param("instrument", instrument.value())
-                .param("division", division)
-                .param("students", Rows.array(inOrder))
-                .update();
+    /** The chairs these seats stand on; none where a seat has none. */
+    void putChairs(UUID programId, Collection<Seat> seats) {
+        batch.batchUpdate(
+                """
+                update seat set chair = :chair
+                where program_id = :programId and student_id = :studentId and class_id = :classId and starts_on = :startsOn
+                """,
+                seats.stream()
+                        .map(seat -> key(programId, seat).addValue("chair", chair(seat), java.sql.Types.SMALLINT))
+                        .toArray(SqlParameterSource[]::new));
+    }
+
+    private static Integer chair(Seat seat) {
+        return seat.chair().isPresent() ? seat.chair().getAsInt() : null;
+    }
+
+    /** A student has one seat in a class on a day, and so one that begins on it. */
+    private static MapSqlParameterSource key(UUID programId, Seat seat) {
+        return new MapSqlParameterSource("programId", programId)
+                .addValue("studentId", seat.studentId())
+                .addValue("classId", seat.classId())
+                .addValue("startsOn", seat.startsOn());
+    }
+
+    /** The seats of a student in a class become others; those that only end on another day stay the same rows. */
+    void reseat(UUID programId, List<Seat> before, List<Seat> after) {
+        List<Seat> gone = before.stream()
+                .filter(seat -> after.stream().noneMatch(kept -> isSameRow(seat, kept)))
+                .toList();
+        List<Seat> kept = after.stream()
+                .filter(seat -> before.stream().anyMatch(old -> isSameRow(old, seat)))
+                .toList();
+        batch.batchUpdate("""
+                delete from seat
+                where program_id = :programId and student_id = :studentId and class_id = :classId and starts_on = :startsOn
+                """, gone.stream().map(seat -> key(programId, seat)).toArray(SqlParameterSource[]::new));
+        batch.batchUpdate(
+                """
+                update seat set ends_on = :endsOn
+                where program_id = :programId and student_id = :studentId and class_id = :classId and starts_on = :startsOn
+                """,
+                kept.stream()
+                        .map(seat -> key(programId, seat)
+                                .addValue("endsOn", seat.endsOn().orElse(null), java.sql.Types.DATE))
+                        .toArray(SqlParameterSource[]::new));
+        insertSeats(
+                programId,
+                after.stream()
+                        .filter(seat -> !kept.contains(seat))
+                        .map(seat -> new NewSeat(Ids.next(), seat))
+                        .toList());
+    }
+
+    private static boolean isSameRow(Seat one, Seat other) {
+        return one.startsOn().equals(other.startsOn()) && one.isSameAs(other);
     }
 
     void giveNumber(UUID programId, UUID studentId, String number) {

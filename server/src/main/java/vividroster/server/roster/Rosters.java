@@ -13,6 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.PersonName;
 import vividroster.core.roster.Seat;
+import vividroster.core.roster.SeatChange;
 import vividroster.core.roster.SectionScope;
 import vividroster.server.office.Years.LetterUsers;
 import vividroster.server.platform.Ids;
@@ -158,18 +159,17 @@ public class Rosters implements LetterUsers {
      */
     @Transactional
     public void leave(UUID programId, UUID studentId, UUID classId, LocalDate lastDay) {
+        roster.lockRoster(programId);
         Student student = student(programId, studentId);
-        Seat held = seatsOf(programId, studentId).stream()
+        List<Seat> seats = seatsOf(programId, studentId);
+        Seat held = seats.stream()
                 .filter(seat -> seat.classId().equals(classId) && seat.endsOn().isEmpty())
                 .findFirst()
                 .orElseThrow(() -> Problem.notFound(student.name() + " holds no seat in that class any more."));
-        if (lastDay.isBefore(held.startsOn())) {
-            throw Problem.input(
-                    "lastDay", "The seat began on " + held.startsOn() + "; its last day cannot come before that.");
-        }
-        if (!roster.endSeat(programId, studentId, classId, lastDay)) {
-            throw Problem.conflict("The seat changed in the meantime; look again. Nothing was changed.");
-        }
+        SeatChange.Reseated left = SeatChange.leaving(seats, classId, lastDay)
+                .orElseThrow(() -> Problem.input(
+                        "lastDay", "The seat began on " + held.startsOn() + "; its last day cannot come before that."));
+        roster.reseat(programId, left.before(), left.after());
     }
 
     /** A student with seats, as the demo knows them. */

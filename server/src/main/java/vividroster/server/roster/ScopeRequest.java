@@ -2,6 +2,7 @@ package vividroster.server.roster;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import vividroster.core.instrument.Family;
 import vividroster.core.instrument.Instrument;
@@ -14,8 +15,8 @@ import vividroster.server.platform.Typed;
 
 /**
  * Whole sections as the API names them: a class alone is tutti, with a family or an instrument (and division) a part
- * of it; an instrument without a class is that instrument in every class; joined since a day, who came to a class then or
- * later.
+ * of it; an instrument without a class is that instrument in every class; joined since a day, who came to a class, or a
+ * section of it, then or later.
  */
 public record ScopeRequest(
         @Absent UUID classId,
@@ -36,10 +37,11 @@ public record ScopeRequest(
     /** @throws Problem when the parts do not name a section */
     public SectionScope toScope() {
         if (joinedSince != null) {
-            if (classId == null || family != null || instrument != null) {
-                throw Problem.input("joinedSince", "Who joined since a day is asked of a whole class.");
+            if (classId == null || family != null || Typed.given(division).isPresent()) {
+                throw Problem.input(
+                        "joinedSince", "Who joined since a day is asked of a whole class, or of one instrument in it.");
             }
-            return new SectionScope.Newcomers(classId, joinedSince);
+            return new SectionScope.Newcomers(classId, Optional.ofNullable(instrument), joinedSince);
         }
         if (family != null && instrument != null) {
             throw Problem.input("family", "Choose a family or an instrument, not both.");
@@ -69,7 +71,8 @@ public record ScopeRequest(
                         section.instrument(),
                         section.division().orElse(null));
             case SectionScope.Newcomers newcomers ->
-                new ScopeRequest(newcomers.classId(), null, null, null, newcomers.since());
+                new ScopeRequest(
+                        newcomers.classId(), null, newcomers.instrument().orElse(null), null, newcomers.since());
             case SectionScope.InstrumentAcrossClasses all -> new ScopeRequest(null, null, all.instrument(), null);
         };
     }
@@ -78,7 +81,8 @@ public record ScopeRequest(
     static List<InstrumentCode> instruments(SectionScope scope, InstrumentCatalog catalog) {
         return switch (scope) {
             case SectionScope.Tutti tutti -> List.of();
-            case SectionScope.Newcomers newcomers -> List.of();
+            case SectionScope.Newcomers newcomers ->
+                newcomers.instrument().map(List::of).orElse(List.of());
             case SectionScope.FamilyOfClass part ->
                 catalog.inScoreOrder().stream()
                         .filter(i -> i.family() == part.family())

@@ -36,10 +36,12 @@ import vividroster.server.platform.Typed;
 class StudentController {
 
     private final StudentEditing editing;
+    private final Seating seating;
     private final Rosters rosters;
 
-    StudentController(StudentEditing editing, Rosters rosters) {
+    StudentController(StudentEditing editing, Seating seating, Rosters rosters) {
         this.editing = editing;
+        this.seating = seating;
         this.rosters = rosters;
     }
 
@@ -114,7 +116,7 @@ class StudentController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID studentId,
             @Valid @RequestBody SeatRequest request) {
-        editing.seat(
+        seating.seat(
                 person.programId(),
                 new Seat(
                         studentId,

@@ -1,7 +1,9 @@
 package vividroster.server.roster;
 
+import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -9,14 +11,11 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.Seat;
-import vividroster.core.roster.SeatChange;
-import vividroster.core.season.SchoolYear;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Clashes;
-import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 
-/** Students one by one: added, changed, seated, and put on chairs. */
+/** Students one by one: added, changed, and put on chairs. */
 @Service
 class StudentEditing {
 
@@ -49,49 +48,6 @@ class StudentEditing {
     }
 
     /**
-     * Seats a student from a day on: in one more class, or on another instrument or division of the same one.
-     *
-     * @throws Problem where the seat held began on that day or later, or the day is outside the year
-     */
-    @Transactional
-    void seat(UUID programId, Seat wanted) {
-        roster.lockRoster(programId);
-        if (!roster.isOnRoster(programId, wanted.studentId())) {
-            throw Problem.notFound("There is no such student.");
-        }
-        SchoolClass schoolClass = rosters.schoolClass(programId, wanted.classId());
-        if (!schoolClass.runsOn(wanted.startsOn())) {
-            throw Problem.input("classId", schoolClass.name() + " has ended by then.");
-        }
-        SchoolYear year = office.year(programId, wanted.startsOn());
-        List<Seat> seats = roster.findSeatsOfStudents(programId, List.of(wanted.studentId()));
-        switch (SeatChange.of(seats, wanted, year.first(), year.last())) {
-            case SeatChange.Unchanged unchanged -> {}
-            case SeatChange.Joins joins -> insert(programId, joins.seat());
-            case SeatChange.Moves moves -> {
-                roster.endSeat(
-                        programId,
-                        wanted.studentId(),
-                        wanted.classId(),
-                        wanted.startsOn().minusDays(1));
-                insert(programId, moves.seat());
-            }
-            case SeatChange.TooEarly early ->
-                throw Problem.input(
-                        "startsOn",
-                        "There is a seat in this class since " + early.held().startsOn()
-                                + "; a change can begin the day after at the earliest.");
-            case SeatChange.OutsideYear outside ->
-                throw Problem.input(
-                        "startsOn", "The school year is from " + outside.first() + " to " + outside.last() + ".");
-        }
-    }
-
-    private void insert(UUID programId, Seat seat) {
-        roster.insertSeats(programId, List.of(new RosterQueries.NewSeat(Ids.next(), seat)));
-    }
-
-    /**
      * Puts a section on its chairs, from the first in the order given.
      *
      * @throws Problem where somebody named does not sit there, or stands twice
@@ -99,24 +55,40 @@ class StudentEditing {
     @Transactional
     void chairs(UUID programId, UUID classId, InstrumentCode instrument, String division, List<UUID> inOrder) {
         rosters.schoolClass(programId, classId);
-        Set<UUID> seated = roster.findOpenSeats(programId, classId).stream()
+        List<Seat> held = seats(programId, classId).stream()
                 .filter(seat ->
                         seat.instrument().equals(instrument) && seat.division().equals(division))
-                .map(Seat::studentId)
-                .collect(Collectors.toSet());
+                .toList();
+        Set<UUID> seated = held.stream().map(Seat::studentId).collect(Collectors.toSet());
         if (new HashSet<>(inOrder).size() != inOrder.size()) {
             throw Problem.input("students", "Somebody is there twice.");
         }
         if (!seated.containsAll(inOrder)) {
             throw Problem.conflict("Somebody does not sit in this section any more; load the page again.");
         }
-        roster.putChairs(programId, classId, instrument, division, inOrder);
+        roster.putChairs(
+                programId,
+                held.stream()
+                        .map(seat -> {
+                            int place = inOrder.indexOf(seat.studentId());
+                            return seat.onChair(place < 0 ? OptionalInt.empty() : OptionalInt.of(place + 1));
+                        })
+                        .toList());
     }
 
     /** Who sits where in a class today, by section and chair; who has no chair after those who have one, by name. */
     @Transactional(readOnly = true)
     List<Seat> seating(UUID programId, UUID classId) {
         rosters.schoolClass(programId, classId);
-        return rosters.inSeating(programId, roster.findOpenSeats(programId, classId));
+        return rosters.inSeating(programId, seats(programId, classId));
+    }
+
+    private List<Seat> seats(UUID programId, UUID classId) {
+        LocalDate today = office.today(programId);
+        return Seat.heldOrNext(
+                roster.findSeatsNotEndedBefore(programId, today).stream()
+                        .filter(seat -> seat.classId().equals(classId))
+                        .toList(),
+                today);
     }
 }

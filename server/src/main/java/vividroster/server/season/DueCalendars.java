@@ -134,7 +134,11 @@ class DueCalendars {
                         + section.division().map(division -> " " + division).orElse("");
             case SectionScope.InstrumentAcrossClasses across ->
                 catalog.withCode(across.instrument()).name();
-            case SectionScope.Newcomers newcomers -> "Who joined since " + newcomers.since();
+            case SectionScope.Newcomers newcomers ->
+                newcomers
+                                .instrument()
+                                .map(code -> catalog.withCode(code).name() + ": who")
+                                .orElse("Who") + " joined since " + newcomers.since();
         };
     }
 }
