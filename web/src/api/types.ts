@@ -160,3 +160,7 @@ export type LongLook = Schemas["LookView"];
 export type FingerPattern = Schemas["FingerPatternView"];
 export type AbsenceList = Schemas["AbsenceList"];
 export type NoteAbsence = Schemas["NoteAbsence"];
+export type SwitchRequest = Schemas["SwitchRequest"];
+export type Switches = Schemas["SwitchesView"];
+export type SwitchView = Schemas["SwitchView"];
+export type Switched = Schemas["SwitchedView"];

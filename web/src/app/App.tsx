@@ -54,6 +54,7 @@ const PlanSettingsPage = page(
   async () => (await import("../features/season/PlanSettingsPage")).PlanSettingsPage,
 );
 const BookTablePage = page(async () => (await import("../features/library/BookTablePage")).BookTablePage);
+const SwitchPage = page(async () => (await import("../features/switching/SwitchPage")).SwitchPage);
 const SeatingPage = page(async () => (await import("../features/roster/SeatingPage")).SeatingPage);
 const WeekPage = page(async () => (await import("../features/help/WeekPage")).WeekPage);
 const PeriodPlanPage = page(async () => (await import("../features/podium/PeriodPlanPage")).PeriodPlanPage);
@@ -115,6 +116,7 @@ export function App() {
                 <Route path="/roster/belts" element={<BeltsPage />} />
                 <Route path="/roster/students" element={<StudentsPage director={director} />} />
                 <Route path="/roster/seating" element={<SeatingPage />} />
+                {director && <Route path="/roster/switch" element={<SwitchPage />} />}
                 <Route path="/library/books/:bookId/table" element={<BookTablePage />} />
                 <Route path="/roster/students/:studentId" element={<FolderPage director={director} />} />
                 <Route path="/office" element={<OfficePage director={director} />} />

@@ -28,6 +28,7 @@ export const monthName = (day: string) => formats.month.format(moment(day));
 /** "2–6 November" or "28 September – 2 October". */
 export function span(first: string, last: string): string {
   const [a, b] = [moment(first), moment(last)];
+  if (first === last) return shortDay(first);
   const long = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", timeZone: "UTC" });
   return a.getUTCMonth() === b.getUTCMonth()
     ? `${a.getUTCDate()}–${long.format(b)}`

@@ -23,6 +23,11 @@ describe("the scope in the address", () => {
     expect(scopeName({ classId: "c1", family: "BRASS" }, sections, "Beginning Winds")).toBe("Brass");
     expect(scopeName({ instrument: "trumpet", division: "Second" }, sections, "")).toBe("Trumpets, Second");
     expect(scopeName({ instrument: "kazoo" }, sections, "")).toBe("kazoo");
+    const since = { classId: "c1", joinedSince: "2027-01-25" };
+    expect(scopeName(since, sections, "Winds")).toMatch(/^who joined Winds since .*25/);
+    expect(scopeName({ ...since, instrument: "trumpet" }, sections, "Winds")).toMatch(
+      /^Trumpets who came to Winds since .*25/,
+    );
   });
 });
 

@@ -86,11 +86,13 @@ export function scopeName(
   sections: readonly { instrument: string; plural: string }[],
   className: string,
 ): string {
-  if (scope.joinedSince) return `who joined ${className} since ${shortDay(scope.joinedSince)}`;
+  const plural =
+    sections.find((section) => section.instrument === scope.instrument)?.plural ?? scope.instrument;
+  if (scope.joinedSince) {
+    return `${plural ? `${plural} who came to` : "who joined"} ${className} since ${shortDay(scope.joinedSince)}`;
+  }
   if (scope.family) return familyNames[scope.family];
-  if (scope.instrument) {
-    const plural =
-      sections.find((section) => section.instrument === scope.instrument)?.plural ?? scope.instrument;
+  if (plural) {
     return scope.division ? `${plural}, ${scope.division}` : plural;
   }
   return className;

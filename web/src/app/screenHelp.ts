@@ -213,6 +213,19 @@ const screens: readonly [RegExp, ScreenHelp][] = [
     },
   ],
   [
+    /^\/roster\/switch/,
+    {
+      title: "Switch instrument",
+      words: [
+        ["instrument-free", "counts on every instrument: reading rhythms, posture of the body, theory"],
+        ["catch-up track", "what the new section was set before, quicker where the hand knows the notes"],
+        ["borrowed", "for some days; afterwards everybody sits where they sat"],
+      ],
+      example:
+        "After the break three clarinets move to bass clarinet: add the three, choose the instrument, 25 January, Switch 3 students. The track stands in the orders of those who came.",
+    },
+  ],
+  [
     /^\/roster\/seating/,
     {
       title: "Seating",
@@ -230,7 +243,7 @@ const screens: readonly [RegExp, ScreenHelp][] = [
       title: "Folder",
       words: [milestone, carryOver, belt],
       example:
-        "Mei changes to horn in January: Joins or moves, same class, Horn, 4 January. What she passed on flute stays; what needs no instrument still counts.",
+        "Mei changes to horn in January: Switch instrument, Horn, 4 January. Before anything is done you see what comes along, what opens anew and which notes keep their fingers.",
     },
   ],
   [

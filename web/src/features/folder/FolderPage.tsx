@@ -14,6 +14,7 @@ import { folderQuery } from "./folder.queries";
 import { HelpedOfStudent } from "./HelpedOfStudent";
 import { MeasuredOfStudent } from "./MeasuredOfStudent";
 import { LeaveClass } from "./LeaveClass";
+import { SwitchedOn } from "./SwitchedOn";
 import { TimeLine } from "./TimeLine";
 import { VariantsOfStudent } from "./VariantsOfStudent";
 import { WhatRecurs } from "./WhatRecurs";
@@ -50,10 +51,19 @@ export function FolderPage({ director }: { director: boolean }) {
           <div className="flex flex-wrap items-start gap-x-4">
             <ChangeStudent studentId={studentId} />
             <LeaveClass studentId={studentId} name={name} seats={seats} />
+            {seats.length > 0 && (
+              <Link
+                className={`${looks.smallQuiet} mt-1 -ml-3 font-semibold`}
+                to={{ pathname: "/roster/switch", search: `${scopeSearch(search, {})}&student=${studentId}` }}
+              >
+                Switch instrument…
+              </Link>
+            )}
           </div>
         )}
       </div>
       <TimeLine folder={folder.data} />
+      {director && <SwitchedOn studentId={studentId} seats={seats} />}
       <PainReports studentId={studentId} />
       <VariantsOfStudent studentId={studentId} />
       <div className="grid gap-x-10 lg:grid-cols-2">

@@ -1,22 +1,25 @@
 import clsx from "clsx";
 import { NavLink } from "react-router";
-import { useSeesEverybody } from "../../app/role";
+import { useDirects, useSeesEverybody } from "../../app/role";
 import { scopeSearch, useScope } from "../../app/scope";
 
-const tabs = [
+const tabs: { path: string; name: string; directors?: boolean }[] = [
   { path: "/roster", name: "Board" },
   { path: "/roster/belts", name: "Belts" },
   { path: "/roster/students", name: "Students" },
   { path: "/roster/seating", name: "Seating" },
   { path: "/roster/fit", name: "Fit" },
+  { path: "/roster/switch", name: "Switch", directors: true },
 ];
 
 export function RosterTabs() {
   const { search } = useScope();
   const everybody = useSeesEverybody();
+  const directs = useDirects();
+  const own = everybody ? tabs.filter((tab) => directs || !tab.directors) : tabs.slice(0, 1);
   return (
     <nav aria-label="Roster views" className="flex gap-1">
-      {(everybody ? tabs : tabs.slice(0, 1)).map((tab) => (
+      {own.map((tab) => (
         <NavLink
           key={tab.path}
           end

@@ -101,6 +101,10 @@ class EveryScreenTest {
             }
         }
         screens.put("first weeks", "/season/first-weeks?class=" + classId);
+        screens.put(
+                "switch",
+                "/roster/switch?class=" + classId + "&student="
+                        + board.path("rows").get(0).path("studentId").asString());
         screens.put("seating", "/roster/seating?class=" + classId);
         screens.put("period plan", "/podium/plan/" + classId + "?class=" + classId);
         screens.put("how a week goes", "/help/week");

@@ -16,7 +16,10 @@ import vividroster.testkit.ApiClient;
 import vividroster.testkit.RunningServer;
 import vividroster.testkit.School;
 
-/** Partners who watch one another, measures that come to a fit, checks in the director's own words and places. */
+/**
+ * Partners who watch one another, measures that come to a fit, checks in the director's own words and places, and students who
+ * change instrument.
+ */
 class PartnersAndFitsTest {
 
     private final RunningServer server = RunningServer.shared();
@@ -92,6 +95,37 @@ class PartnersAndFitsTest {
                     .containsText("25 cm");
             page.navigate("/roster/students/" + school.id("Ana Reed") + "?class=" + school.id("Winds"));
             assertThat(page.getByText("Can stand up at once without lurching")).isVisible();
+            assertThat(seat.errors()).isEmpty();
+        }
+    }
+
+    @Test
+    void twoStudentsChangeInstrumentInOneActAndTheFolderTellsIt() {
+        director.post("/api/season/orders", school.order(List.of(school.tutti()), "line", "check"));
+        director.post("/api/attempts", school.attempt("Flo Hart", "line", "PASS"));
+        try (Seat seat = Browsing.open(server, Screen.LAPTOP)) {
+            Page page = seat.page();
+            Browsing.signInTo(school, page);
+            page.navigate("/roster/students/" + school.id("Flo Hart") + "?class=" + school.id("Winds"));
+            page.getByRole(AriaRole.LINK, named("Switch instrument…")).click();
+            page.getByLabel("New instrument of Flo Hart").selectOption("Horn");
+            page.getByLabel("From").fill("2026-10-19");
+            page.getByLabel("Add somebody").fill("stone");
+            page.getByLabel("Add somebody").press("Enter");
+            page.getByLabel("New instrument of Ed Stone").selectOption("Horn");
+            page.getByLabel("Class of Ed Stone").selectOption("Winds");
+            page.getByRole(AriaRole.BUTTON, named("Flo Hart")).click();
+            Locator means = page.getByLabel("What it means");
+            assertThat(means).containsText("Stays on record for trumpet 1");
+            assertThat(means.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("Opens anew")))
+                    .containsText("line 1");
+            assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Catch-up track, Horn")))
+                    .containsText("for Flo Hart, Ed Stone");
+            page.getByRole(AriaRole.BUTTON, named("Switch 2 students")).click();
+            assertThat(page.getByText("2 students change instrument")).isVisible();
+            page.navigate("/roster/students/" + school.id("Flo Hart") + "?class=" + school.id("Winds"));
+            assertThat(page.getByRole(AriaRole.LIST, named("Seats"))).containsText("horn");
+            assertThat(page.getByText("Trumpet → Horn, Winds")).isVisible();
             assertThat(seat.errors()).isEmpty();
         }
     }

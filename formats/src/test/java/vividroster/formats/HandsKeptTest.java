@@ -58,15 +58,22 @@ class HandsKeptTest {
     }
 
     /**
-     * By the harmonic series: the horn plays the same written notes an octave higher in it, so that no note is known; the
-     * fingers of C, E, F, G, B and the upper C are the same on the F side.
+     * By the harmonic series: the horn plays the same written notes an octave higher in it, so that no note is known. As both
+     * are taught, C, F, G, A, B-flat and B have the same valves; D is 1-3 and 1, E is 1-2 and open.
      */
     @Test
     void fromTrumpetToHornTheFingersOfSomeNotesAreTheSameAndNoNoteIsKnown() {
         HandsKept kept = kept("trumpet", "horn", firstYear("trumpet"));
         assertThat(kept.with(Kept.ALIKE)).isEmpty();
         assertThat(kept.with(Kept.SAME_FINGERS))
-                .contains(Pitch.named("C4"), Pitch.named("E4"), Pitch.named("F4"), Pitch.named("G4"));
+                .contains(
+                        Pitch.named("C4"),
+                        Pitch.named("F4"),
+                        Pitch.named("G4"),
+                        Pitch.named("A4"),
+                        Pitch.named("B4"),
+                        Pitch.named("C5"))
+                .doesNotContain(Pitch.named("D4"), Pitch.named("E4"));
         assertThat(kept.keepsAll()).isFalse();
     }
 

@@ -46,17 +46,18 @@ public record HandsKept(List<Note> notes) {
                 .toList());
     }
 
-    /** The way on the new instrument that is nearest to the one known, its usual one where none is. */
+    /**
+     * The same way on the new instrument, among its others too where it is the same partial or register; else the usual one:
+     * what only the fingers of a rare way share with the old instrument nobody would teach.
+     */
     private static Note note(Pitch written, Fingering was, List<Fingering> ways) {
-        for (Kept kept : List.of(Kept.ALIKE, Kept.SAME_FINGERS)) {
-            Optional<Fingering> way = ways.stream()
-                    .filter(is -> kept(was, is).compareTo(kept) <= 0)
-                    .findFirst();
-            if (way.isPresent()) {
-                return new Note(written, was, way, kept);
-            }
+        Optional<Fingering> alike =
+                ways.stream().filter(is -> kept(was, is) == Kept.ALIKE).findFirst();
+        if (alike.isPresent()) {
+            return new Note(written, was, alike, Kept.ALIKE);
         }
-        return new Note(written, was, ways.stream().findFirst(), Kept.NEW);
+        Optional<Fingering> usual = ways.stream().findFirst();
+        return new Note(written, was, usual, usual.map(is -> kept(was, is)).orElse(Kept.NEW));
     }
 
     private static Kept kept(Fingering was, Fingering is) {

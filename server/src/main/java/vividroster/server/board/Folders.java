@@ -86,6 +86,7 @@ class Folders {
     record FolderSeat(
             UUID classId,
             String className,
+            InstrumentCode instrument,
             String instrumentName,
             String division,
             LocalDate startsOn,
@@ -209,6 +210,7 @@ class Folders {
                         .map(seat -> new FolderSeat(
                                 seat.classId(),
                                 classNames.get(seat.classId()),
+                                seat.instrument(),
                                 catalog.withCode(seat.instrument()).name(),
                                 seat.division(),
                                 seat.startsOn(),
