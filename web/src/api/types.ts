@@ -164,3 +164,4 @@ export type SwitchRequest = Schemas["SwitchRequest"];
 export type Switches = Schemas["SwitchesView"];
 export type SwitchView = Schemas["SwitchView"];
 export type Switched = Schemas["SwitchedView"];
+export type HabitHistory = Schemas["HabitHistoryView"];

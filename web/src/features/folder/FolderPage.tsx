@@ -11,6 +11,7 @@ import { ChangeStudent } from "./ChangeStudent";
 import { EraseStudent } from "./EraseStudent";
 import { FolderMilestones } from "./FolderMilestones";
 import { folderQuery } from "./folder.queries";
+import { HabitsOfStudent } from "./HabitsOfStudent";
 import { HelpedOfStudent } from "./HelpedOfStudent";
 import { MeasuredOfStudent } from "./MeasuredOfStudent";
 import { LeaveClass } from "./LeaveClass";
@@ -68,6 +69,7 @@ export function FolderPage({ director }: { director: boolean }) {
       <VariantsOfStudent studentId={studentId} />
       <div className="grid gap-x-10 lg:grid-cols-2">
         <WhatRecurs recurring={folder.data.recurring} />
+        <HabitsOfStudent studentId={studentId} />
         <HelpedOfStudent studentId={studentId} />
         <MeasuredOfStudent studentId={studentId} />
         <div className="mb-6">

@@ -5,6 +5,7 @@ import type {
   Folder,
   FolderDone,
   FolderTry,
+  HabitHistory,
   HelpedStudent,
   MeasuredOfStudent,
   StudentVariant,
@@ -32,6 +33,12 @@ export const measuredStudentQuery = (studentId: string) =>
   queryOptions({
     queryKey: ["progress", "measured", "student", studentId],
     queryFn: () => get<MeasuredOfStudent[]>(at("/api/students/{studentId}/measurements", { studentId })),
+  });
+
+export const habitsOfStudentQuery = (studentId: string) =>
+  queryOptions({
+    queryKey: ["progress", "habits", "student", studentId],
+    queryFn: () => get<HabitHistory[]>(at("/api/students/{studentId}/habits", { studentId })),
   });
 
 /** What is done beyond the first page of a folder; nothing is asked until more is wanted. */

@@ -5,13 +5,14 @@ import { scopeSearch, useScope } from "../../app/scope";
 import { useSeesEverybody } from "../../app/role";
 import { StudentName } from "../../app/StudentName";
 import { useKeys } from "../../app/useKeys";
-import { Chip, Kbd } from "../../ui/parts";
+import { Chip } from "../../ui/parts";
 import { ReportPain } from "../wellbeing/ReportPain";
 import { AllHeard } from "./AllHeard";
 import { AlsoHeard } from "./AlsoHeard";
 import { besideReducer, besideToSend, measuresOf, nothingBeside } from "./beside";
 import { BeltStripOfStudent } from "./BeltStripOfStudent";
 import { CriteriaMarks } from "./CriteriaMarks";
+import { DeskFoot } from "./DeskFoot";
 import { ExcuseReasons } from "./ExcuseReasons";
 import { FaultTags } from "./FaultTags";
 import { Guidance } from "./Guidance";
@@ -26,7 +27,6 @@ import { WhatToTry } from "./WhatToTry";
 import { markingOf, nextCriterion, outcomeWords, playerPlace, wordedBy } from "./run";
 import type { useListeners } from "./useListeners";
 import type { Excuse, useRun } from "./useRun";
-import { looks } from "../../ui/looks";
 
 /** With the renderer, which comes only where a line is heard; away from the server hearing goes on without it. */
 const HeardLine = lazy(() =>
@@ -216,79 +216,19 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
           onExcuse={() => dispatch({ type: "excuse", asking: true })}
         />
       )}
-      {note !== undefined && (
-        <label className="mt-3 flex items-center gap-3">
-          <span className="font-semibold">Note</span>
-          <input
-            autoFocus
-            maxLength={1000}
-            value={note}
-            placeholder="kept with this try; Enter returns to the keys"
-            className={`${looks.input} w-full`}
-            onChange={(event) => setNote(event.target.value)}
-            onKeyDown={(event) => {
-              if (event.key === "Escape") setNote(undefined);
-              if (event.key === "Enter" || event.key === "Escape") {
-                event.preventDefault();
-                event.currentTarget.blur();
-              }
-            }}
-          />
-        </label>
-      )}
-      <div className="small soft mt-3 flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
-        <button type="button" disabled={!last} onClick={undo} className="disabled:opacity-50">
-          <Kbd>U</Kbd> {last ? `undo last: ${lastName} ${outcomeWords[last.outcome]}` : "undo"}
-        </button>
-        <button type="button" onClick={() => setNote((typed) => typed ?? "")}>
-          <Kbd>N</Kbd> note
-        </button>
-        <button type="button" onClick={() => setHurting(player.studentId)}>
-          <Kbd>P</Kbd> pain
-        </button>
-        <label className="flex items-center gap-2">
-          heard
-          <select
-            className="hairline bg-base-100 text-base-content rounded-md border-[1.5px] px-1.5 py-0.5"
-            value={evidence}
-            onChange={(event) => setEvidence(event.target.value as Evidence)}
-          >
-            <option value="LIVE_ALONE">live, alone</option>
-            <option value="LIVE_WITH_SECTION">live, with the section</option>
-            <option value="PARTNER_CHECK">by a partner</option>
-            <option value="RECORDING">as a recording</option>
-            <option value="SUBSTITUTE">as a substitute piece</option>
-          </select>
-        </label>
-        {evidence === "SUBSTITUTE" && (
-          <label className="flex items-center gap-2">
-            piece
-            <input
-              maxLength={120}
-              value={piece}
-              placeholder="which one was played"
-              className="hairline bg-base-100 text-base-content rounded-md border-[1.5px] px-1.5 py-0.5"
-              onChange={(event) => setPiece(event.target.value)}
-            />
-            {player.outlook.counting.includes("SUBSTITUTE")
-              ? "counts as a pass"
-              : "is kept, and the set piece stays open"}
-          </label>
-        )}
-        {marking !== "points" && (
-          <>
-            <button type="button" onClick={onAtOnce}>
-              <Kbd>S</Kbd> whole section at once
-            </button>
-            <button type="button" onClick={onGroup}>
-              <Kbd>G</Kbd> a few together
-            </button>
-          </>
-        )}
-        <span className="hidden sm:inline">
-          <Kbd>?</Kbd> all keys
-        </span>
-      </div>
+      <DeskFoot
+        lastDone={last && `${lastName} ${outcomeWords[last.outcome]}`}
+        onUndo={undo}
+        note={note}
+        onNote={setNote}
+        onPain={() => setHurting(player.studentId)}
+        evidence={evidence}
+        onEvidence={setEvidence}
+        piece={piece}
+        onPiece={setPiece}
+        substituteCounts={player.outlook.counting.includes("SUBSTITUTE")}
+        together={marking === "points" ? undefined : { onAtOnce, onGroup }}
+      />
       {hurting === player.studentId && (
         <ReportPain key={player.studentId} player={player} onDone={() => setHurting(undefined)} />
       )}

@@ -111,6 +111,15 @@ class HabitWatchTest {
 
         director.post("/api/habits/looks", look("Ana Reed", "TAKEN_BACK"));
         assertThat(winds(director).path("repairs")).isEmpty();
+
+        JsonNode habits = director.get("/api/students/" + school.id("Ana Reed") + "/habits")
+                .json();
+        assertThat(habits).hasSize(1);
+        List<String> found = new ArrayList<>();
+        habits.get(0)
+                .path("looks")
+                .forEach(look -> found.add(look.path("finding").asString()));
+        assertThat(found).containsExactly("LOST", "TAKEN_BACK");
     }
 
     @Test

@@ -44,13 +44,21 @@ public final class Standings {
      * @param on later attempts are left out, so that any day of the year can be looked back at
      */
     public static Standing of(Milestone milestone, Trail trail, InstrumentCode instrument, Terms terms, LocalDate on) {
+        if (trail.steps().isEmpty()) {
+            return untouched(terms, on);
+        }
         int tries = 0;
         Step lastTry = null;
         Step latest = null;
         boolean waived = false;
+        // Steps are unpacked as they are looked at, so each is looked at once.
+        List<Step> counting = new ArrayList<>();
         for (Step step : trail.steps()) {
             if (!concerns(step, milestone, instrument, on)) {
                 continue;
+            }
+            if (counts(step, terms)) {
+                counting.add(step);
             }
             if (step.outcome() != Outcome.ABSENT) {
                 latest = step;
@@ -61,7 +69,6 @@ public final class Standings {
                 lastTry = step;
             }
         }
-        List<Step> counting = counting(milestone, trail, instrument, terms, on);
         Optional<Step> passing = PassJudge.passingTry(milestone, counting);
         boolean excused = latest != null && latest.outcome() == Outcome.EXCUSED;
         State state;
@@ -87,6 +94,18 @@ public final class Standings {
                 PassJudge.goodTries(milestone, counting));
     }
 
+    private static Standing untouched(Terms terms, LocalDate on) {
+        return terms.dueOn().isEmpty()
+                ? Standing.NOTHING
+                : new Standing(
+                        State.SET, 0, on.isAfter(terms.dueOn().get()), false, Optional.empty(), Optional.empty(), 0);
+    }
+
+    /** Whether it is a try whose evidence makes the pass. */
+    private static boolean counts(Step step, Terms terms) {
+        return step.outcome().isTry() && terms.evidence().contains(step.evidence());
+    }
+
     private static boolean concerns(Step step, Milestone milestone, InstrumentCode instrument, LocalDate on) {
         return !step.heardOn().isAfter(on)
                 && (milestone.instrumentFree() || step.instrument().equals(instrument));
@@ -96,9 +115,7 @@ public final class Standings {
     static List<Step> counting(Milestone milestone, Trail trail, InstrumentCode instrument, Terms terms, LocalDate on) {
         List<Step> counting = new ArrayList<>();
         for (Step step : trail.steps()) {
-            if (step.outcome().isTry()
-                    && terms.evidence().contains(step.evidence())
-                    && concerns(step, milestone, instrument, on)) {
+            if (counts(step, terms) && concerns(step, milestone, instrument, on)) {
                 counting.add(step);
             }
         }

@@ -127,19 +127,4 @@ public record PeriodPlan(List<Segment> segments, int spare, List<Shortened> shor
         }
         return left;
     }
-
-    /**
-     * How late a period runs.
-     *
-     * @param key of what is going on
-     * @param minute of the period it is
-     * @return minutes past the end of what is going on, 0 where it is in time or the key is none of the plan's
-     */
-    public int lateBy(String key, int minute) {
-        return segments.stream()
-                .filter(segment -> segment.key().equals(key))
-                .mapToInt(segment -> Math.max(0, minute - segment.ends()))
-                .findFirst()
-                .orElse(0);
-    }
 }

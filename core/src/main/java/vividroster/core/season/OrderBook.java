@@ -2,10 +2,13 @@ package vividroster.core.season;
 
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -22,6 +25,19 @@ public final class OrderBook {
     private final Map<UUID, Milestone> milestones;
     private final Map<UUID, Belt> belts;
     private final InstrumentCatalog catalog;
+    /** A whole section sits alike, so that what one of it is set need not be worked out for each. */
+    private final Map<Alike, Map<UUID, Assignment>> known = new HashMap<>();
+
+    /** Seats that have the same orders, whoever sits on them. */
+    private record Alike(Set<SeatOf> seats, LocalDate on) {}
+
+    private record SeatOf(
+            UUID classId, InstrumentCode instrument, String division, LocalDate startsOn, Optional<LocalDate> endsOn) {
+
+        static SeatOf of(Seat seat) {
+            return new SeatOf(seat.classId(), seat.instrument(), seat.division(), seat.startsOn(), seat.endsOn());
+        }
+    }
 
     public OrderBook(
             Collection<MilestoneOrder> orders,
@@ -35,12 +51,19 @@ public final class OrderBook {
     }
 
     /**
-     * What one instrument of one student has been set by a day, keyed by milestone.
+     * What one instrument of one student has been set by a day, keyed by milestone. One book is asked by one thread.
      *
      * @param seats the student's seats on that instrument, in any class
      * @param on orders set later are left out
+     * @return not to be changed
      */
     public Map<UUID, Assignment> assignments(Collection<Seat> seats, LocalDate on) {
+        return known.computeIfAbsent(
+                new Alike(seats.stream().map(SeatOf::of).collect(Collectors.toSet()), on),
+                alike -> Collections.unmodifiableMap(work(seats, on)));
+    }
+
+    private Map<UUID, Assignment> work(Collection<Seat> seats, LocalDate on) {
         Map<UUID, Assignment> found = new LinkedHashMap<>();
         for (MilestoneOrder order : orders) {
             if (order.setOn().isAfter(on)) {

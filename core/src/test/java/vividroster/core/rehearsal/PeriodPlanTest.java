@@ -73,11 +73,7 @@ class PeriodPlanTest {
     }
 
     @Test
-    void runningLateSaysByHowMuchAndWhatIsShorter() {
-        PeriodPlan plan = within(43);
-        assertThat(plan.lateBy("line 9", 18)).isZero();
-        assertThat(plan.lateBy("line 9", 26)).isEqualTo(6);
-        assertThat(plan.lateBy("no such", 26)).isZero();
+    void theRestOfALatePeriodSaysWhatIsShorter() {
         PeriodPlan rest = PeriodPlan.of(26, 43, WISHES.subList(2, 4), Map.of());
         assertThat(rest.segments())
                 .containsExactly(new Segment("line 10", Kind.TEACH, 26, 8), new Segment("hear", Kind.HEAR, 34, 9));

@@ -62,6 +62,7 @@ public class DemoLoader {
     private final Hearing hearing;
     private final DemoFirstWeeks firstWeeks;
     private final DemoSeason season;
+    private final DemoHabits habits;
     private final InstrumentCatalog catalog;
 
     DemoLoader(
@@ -77,8 +78,10 @@ public class DemoLoader {
             Hearing hearing,
             DemoFirstWeeks firstWeeks,
             DemoSeason season,
+            DemoHabits habits,
             InstrumentCatalog catalog) {
         this.season = season;
+        this.habits = habits;
         this.office = office;
         this.accounts = accounts;
         this.programmes = programmes;
@@ -154,6 +157,7 @@ public class DemoLoader {
         List<HeardAttempt> history =
                 new DemoHistory(year, today, zone, byId, names, milestones, people, catalog).of(seats, book);
         hearing.load(programId, history);
+        habits.load(programId, people.getFirst(), history, byId, milestones.values(), year, today);
         firstWeeks.load(
                 new DemoFirstWeeks.Loaded(programId, people.getFirst(), zone, classes, names, seats, milestones));
         season.plan(new SignedIn(programId, people.getFirst(), "", Role.DIRECTOR, 0), classes, milestones);

@@ -3,6 +3,7 @@ package vividroster.server.habits;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -141,6 +142,21 @@ public class Habits {
                                 one -> new MostHelped.Helped(one.studentId(), one.sign(), one.remedy()),
                                 Collectors.toList())));
         return new Known(terms, sheet.on(), habits, helped);
+    }
+
+    /** A habit of a student that was looked at again. @param looks in the order made */
+    record LookedAt(Key habit, List<Look> looks) {}
+
+    /** Every habit of a student that was looked at again, the latest looked at first. */
+    @Transactional(readOnly = true)
+    List<LookedAt> ofStudent(UUID programId, UUID studentId) {
+        rosters.student(programId, studentId);
+        return queries.find(programId, List.of(studentId), office.today(programId)).entrySet().stream()
+                .map(entry -> new LookedAt(entry.getKey(), entry.getValue()))
+                .sorted(Comparator.comparing(
+                                (LookedAt one) -> one.looks().getLast().on())
+                        .reversed())
+                .toList();
     }
 
     /**

@@ -3,7 +3,7 @@ package vividroster.server.hearing;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -61,7 +61,8 @@ public class Progress {
      * @param milestones every milestone that is set, fills a belt or was asked for, by id in shelf order
      * @param assignments what is set for each player
      * @param standings of each player with each of the milestones; a belt that is set counts as passed when it is earned
-     * @param trails what the standings are told from, by student and milestone; pairs never heard are left out
+     * @param trails what the standings are told from, by student and milestone, and perhaps more; pairs never heard are left
+     *     out
      * @param on the day
      */
     public record Sheet(
@@ -112,13 +113,9 @@ public class Progress {
         public List<TimeLine.Moment> moments(Player player, LocalDate from) {
             Map<UUID, Terms> terms = new HashMap<>();
             assigned(player).forEach((id, assignment) -> terms.put(id, terms(assignment)));
-            return TimeLine.of(
-                    trails.getOrDefault(player.studentId(), Map.of()),
-                    milestones,
-                    terms,
-                    player.instrument(),
-                    from,
-                    on);
+            Map<UUID, Trail> own = new HashMap<>(trails.getOrDefault(player.studentId(), Map.of()));
+            own.keySet().retainAll(milestones.keySet());
+            return TimeLine.of(own, milestones, terms, player.instrument(), from, on);
         }
 
         public Standing standing(Player player, UUID milestoneId) {
@@ -131,30 +128,30 @@ public class Progress {
 
         /** Where a player stands with everything that is set for them, belts among it. */
         public Map<UUID, Standing> setFor(Player player) {
+            Map<UUID, Standing> own = standings.getOrDefault(player, Map.of());
+            // Whatever is assigned has a standing; where nothing else was asked, these are they.
+            if (own.size() == assigned(player).size()) {
+                return Collections.unmodifiableMap(own);
+            }
             Map<UUID, Standing> set = new HashMap<>();
-            assigned(player).keySet().forEach(id -> set.put(id, standing(player, id)));
+            assigned(player).keySet().forEach(id -> set.put(id, own.getOrDefault(id, Standing.NOTHING)));
             return set;
         }
 
         /** What is set for any of these players, belts aside, in shelf order. */
         public List<Asked> asked(Collection<Player> players) {
-            Map<UUID, List<Player>> byMilestone = new HashMap<>();
-            players.forEach(player -> assigned(player)
-                    .keySet()
-                    .forEach(id -> byMilestone
-                            .computeIfAbsent(id, m -> new ArrayList<>())
-                            .add(player)));
+            Map<UUID, LocalDate> due = new HashMap<>();
+            Map<UUID, List<Standing>> byMilestone = new HashMap<>();
+            players.forEach(player -> {
+                Map<UUID, Standing> own = standings.getOrDefault(player, Map.of());
+                assigned(player).forEach((id, assignment) -> {
+                    due.merge(id, assignment.dueOn(), (one, other) -> one.isBefore(other) ? one : other);
+                    byMilestone.computeIfAbsent(id, m -> new ArrayList<>()).add(own.getOrDefault(id, Standing.NOTHING));
+                });
+            });
             return milestones.values().stream()
                     .filter(m -> m.kind() != MilestoneKind.BELT && byMilestone.containsKey(m.id()))
-                    .map(m -> new Asked(
-                            m.id(),
-                            byMilestone.get(m.id()).stream()
-                                    .map(player -> assigned(player).get(m.id()).dueOn())
-                                    .min(Comparator.naturalOrder())
-                                    .orElseThrow(),
-                            byMilestone.get(m.id()).stream()
-                                    .map(player -> standing(player, m.id()))
-                                    .toList()))
+                    .map(m -> new Asked(m.id(), due.get(m.id()), byMilestone.get(m.id())))
                     .toList();
         }
     }

@@ -1,5 +1,7 @@
 package vividroster.server.hearing;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.ByteBuffer;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -7,6 +9,7 @@ import java.time.LocalDate;
 import java.util.AbstractList;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,8 +17,11 @@ import java.util.Objects;
 import java.util.RandomAccess;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
 import vividroster.core.progress.Outcome;
@@ -28,21 +34,83 @@ class TrailQueries {
 
     private static final LocalDate EPOCH = LocalDate.of(2000, 1, 1);
     private static final LocalDate[] DAYS = new LocalDate[Short.MAX_VALUE + 1];
+    private static final int MOST_REMEMBERED = 10_000;
+    private static final Map<String, List<InstrumentCode>> INSTRUMENTS = new ConcurrentHashMap<>();
     private static final Evidence[] EVIDENCE = Evidence.values();
     private static final Outcome[] OUTCOMES = Outcome.values();
 
+    private static final int MOST_STUDENTS = 5_000;
+
     private final JdbcClient jdbc;
+    /** What was read of students once, good as long as the database says that it is in the same state. */
+    private final Cache<Whose, Known> read =
+            Caffeine.newBuilder().maximumSize(MOST_STUDENTS).build();
 
     TrailQueries(JdbcClient jdbc) {
         this.jdbc = jdbc;
     }
 
+    private record Whose(UUID programId, UUID studentId) {}
+
+    private record Known(UUID revision, Map<UUID, Trail> trails) {}
+
     /**
-     * By student and milestone; pairs never heard are left out.
+     * By student and milestone; pairs never heard are left out, and there may be more than wanted.
      *
      * @param wanted milestones by student
      */
     Map<UUID, Map<UUID, Trail>> find(UUID programId, Map<UUID, Set<UUID>> wanted) {
+        // Who writes sees what is not yet so for anybody else, and may never be.
+        return TransactionSynchronizationManager.isCurrentTransactionReadOnly()
+                ? known(programId, wanted.keySet())
+                : findWanted(programId, wanted);
+    }
+
+    /** All trails of these students, of those read before only what changed since. */
+    private Map<UUID, Map<UUID, Trail>> known(UUID programId, Set<UUID> students) {
+        List<UUID> ids = List.copyOf(students);
+        Map<UUID, Map<UUID, Trail>> trails = new HashMap<>();
+        List<UUID> revisions = new ArrayList<>();
+        for (UUID id : ids) {
+            Known known = read.getIfPresent(new Whose(programId, id));
+            revisions.add(known == null ? null : known.revision());
+            if (known != null) {
+                trails.put(id, known.trails());
+            }
+        }
+        Map<UUID, UUID> changed = new HashMap<>();
+        Map<UUID, Map<UUID, Trail>> anew = new HashMap<>();
+        // The limits keep the planner from reading everybody's trails where next to nothing changed.
+        jdbc.sql("""
+                        select c.student_id, c.trail_revision, t.milestone_id, t.instruments::text, t.steps
+                        from (
+                            select s.id as student_id, s.trail_revision
+                            from unnest(:students::uuid[], :revisions::uuid[]) as k(student_id, revision)
+                            join student s on s.program_id = :programId and s.id = k.student_id
+                            where s.trail_revision is distinct from k.revision
+                            offset 0) c
+                        cross join lateral (
+                            select milestone_id, instruments, steps
+                            from attempt_trail
+                            where program_id = :programId and student_id = c.student_id
+                            offset 0) t
+                        """)
+                .param("programId", programId)
+                .param("students", Rows.array(ids))
+                .param("revisions", revisions.toArray(UUID[]::new))
+                .query(row -> {
+                    changed.put(Rows.id(row, "student_id"), Rows.id(row, "trail_revision"));
+                    put(row, anew);
+                });
+        anew.forEach((student, own) -> {
+            Map<UUID, Trail> whole = Collections.unmodifiableMap(own);
+            trails.put(student, whole);
+            read.put(new Whose(programId, student), new Known(changed.get(student), whole));
+        });
+        return trails;
+    }
+
+    private Map<UUID, Map<UUID, Trail>> findWanted(UUID programId, Map<UUID, Set<UUID>> wanted) {
         Map<Set<UUID>, List<UUID>> alike = new HashMap<>();
         wanted.forEach((student, milestones) ->
                 alike.computeIfAbsent(milestones, m -> new ArrayList<>()).add(student));
@@ -63,7 +131,7 @@ class TrailQueries {
             Collection<UUID> milestones,
             Map<UUID, Map<UUID, Trail>> trails) {
         jdbc.sql("""
-                        select student_id, milestone_id, instruments, steps
+                        select student_id, milestone_id, instruments::text, steps
                         from attempt_trail
                         where program_id = :programId and student_id = any(:students) and milestone_id = any(:milestones)
                         """)
@@ -94,7 +162,7 @@ class TrailQueries {
             group++;
         }
         jdbc.sql("""
-                        select t.student_id, t.milestone_id, t.instruments, t.steps
+                        select t.student_id, t.milestone_id, t.instruments::text, t.steps
                         from unnest(:studentGroups::int[], :students::uuid[]) as who(alike, student_id)
                         join unnest(:milestoneGroups::int[], :milestones::uuid[]) as what(alike, milestone_id) using (alike)
                         join attempt_trail t
@@ -119,14 +187,14 @@ class TrailQueries {
     Map<UUID, List<InstrumentCode>> findInstruments(UUID programId, UUID studentId) {
         Map<UUID, List<InstrumentCode>> heard = new HashMap<>();
         jdbc.sql("""
-                        select milestone_id, instruments
+                        select milestone_id, instruments::text
                         from attempt_trail
                         where program_id = :programId and student_id = :studentId
                         """)
                 .param("programId", programId)
                 .param("studentId", studentId)
                 .query(row -> {
-                    heard.put(Rows.id(row, "milestone_id"), Rows.instruments(row, "instruments"));
+                    heard.put(Rows.id(row, "milestone_id"), instruments(row.getString("instruments")));
                 });
         return heard;
     }
@@ -135,7 +203,7 @@ class TrailQueries {
     Map<UUID, List<Trail>> findAll(UUID programId, Collection<UUID> studentIds) {
         Map<UUID, List<Trail>> trails = new HashMap<>();
         jdbc.sql("""
-                        select student_id, instruments, steps
+                        select student_id, instruments::text, steps
                         from attempt_trail
                         where program_id = :programId and student_id = any(:students)
                         """)
@@ -163,7 +231,28 @@ class TrailQueries {
 
     private static Trail trail(ResultSet row) throws SQLException {
         byte[] packed = row.getBytes("steps");
-        return packed.length == 0 ? Trail.EMPTY : new Trail(new Packed(Rows.instruments(row, "instruments"), packed));
+        return packed.length == 0
+                ? Trail.EMPTY
+                : new Trail(new Packed(instruments(row.getString("instruments")), packed));
+    }
+
+    /**
+     * A page reads the same few lists thousands of times; there are no more than instruments were ever played together.
+     *
+     * @param written as PostgreSQL writes an array of codes, which need no quotes: {@code {horn,trumpet}}
+     */
+    private static List<InstrumentCode> instruments(String written) {
+        List<InstrumentCode> known = INSTRUMENTS.get(written);
+        if (known == null) {
+            known = Stream.of(written.substring(1, written.length() - 1).split(","))
+                    .filter(code -> !code.isEmpty())
+                    .map(InstrumentCode::new)
+                    .toList();
+            if (INSTRUMENTS.size() < MOST_REMEMBERED) {
+                INSTRUMENTS.put(written, known);
+            }
+        }
+        return known;
     }
 
     /** Steps that are unpacked when they are looked at. */

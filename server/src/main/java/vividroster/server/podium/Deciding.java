@@ -2,6 +2,7 @@ package vividroster.server.podium;
 
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -93,9 +94,10 @@ class Deciding {
 
     /** @param asked what is set for the class, which is on the sheet */
     List<DecideView> of(UUID classId, List<Seated> rows, List<Asked> asked, Sheet sheet, Known known) {
+        Map<UUID, Map<InstrumentCode, Map<UUID, Standing>>> sections = sections(rows, sheet);
         List<SectionDecisions.SetForClass> set = asked.stream()
-                .map(one ->
-                        new SectionDecisions.SetForClass(one.milestoneId(), one.dueOn(), sections(rows, one, sheet)))
+                .map(one -> new SectionDecisions.SetForClass(
+                        one.milestoneId(), one.dueOn(), sections.getOrDefault(one.milestoneId(), Map.of())))
                 .toList();
         Map<UUID, String> names = new LinkedHashMap<>();
         rows.forEach(row -> names.put(row.student().id(), row.student().name()));
@@ -106,12 +108,13 @@ class Deciding {
                 .toList();
     }
 
-    private static Map<InstrumentCode, Map<UUID, Standing>> sections(List<Seated> rows, Asked asked, Sheet sheet) {
-        Map<InstrumentCode, Map<UUID, Standing>> sections = new LinkedHashMap<>();
-        rows.stream()
-                .filter(row -> sheet.assigned(row.player()).containsKey(asked.milestoneId()))
-                .forEach(row -> sections.computeIfAbsent(row.seat().instrument(), code -> new LinkedHashMap<>())
-                        .put(row.student().id(), sheet.standing(row.player(), asked.milestoneId())));
+    /** By milestone, then by section, where each of its students stands. */
+    private static Map<UUID, Map<InstrumentCode, Map<UUID, Standing>>> sections(List<Seated> rows, Sheet sheet) {
+        Map<UUID, Map<InstrumentCode, Map<UUID, Standing>>> sections = new HashMap<>();
+        rows.forEach(row -> sheet.setFor(row.player())
+                .forEach((milestoneId, standing) -> sections.computeIfAbsent(milestoneId, id -> new LinkedHashMap<>())
+                        .computeIfAbsent(row.seat().instrument(), code -> new LinkedHashMap<>())
+                        .put(row.student().id(), standing)));
         return sections;
     }
 

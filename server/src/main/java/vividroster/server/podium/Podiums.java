@@ -13,18 +13,12 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
-import vividroster.core.outfit.Review;
 import vividroster.core.progress.Capped;
-import vividroster.core.progress.HabitWatch;
-import vividroster.core.progress.HabitWatch.Finding;
-import vividroster.core.progress.HabitWatch.Watching;
-import vividroster.core.progress.NeedsAttention;
 import vividroster.core.progress.Pressing;
 import vividroster.core.progress.Pressing.Asked;
 import vividroster.core.progress.Pressing.Pressed;
@@ -33,7 +27,6 @@ import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
 import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
-import vividroster.server.habits.Habits;
 import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.Progress;
@@ -42,16 +35,18 @@ import vividroster.server.hearing.Progress.Sheet;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.office.Office;
-import vividroster.server.outfit.Fits;
-import vividroster.server.outfit.StudentVariants;
 import vividroster.server.platform.Absent;
 import vividroster.server.podium.Deciding.DecideView;
+import vividroster.server.podium.LookingAfter.After;
+import vividroster.server.podium.LookingAfter.DueReview;
+import vividroster.server.podium.LookingAfter.LookAfterView;
+import vividroster.server.podium.LookingAfter.PainNote;
+import vividroster.server.podium.LookingAfter.RepairView;
+import vividroster.server.podium.LookingAfter.WatchView;
 import vividroster.server.podium.Periods.PeriodView;
 import vividroster.server.podium.Rails.SectionView;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
-import vividroster.server.wellbeing.PainReport;
-import vividroster.server.wellbeing.PainReports;
 
 /** What a director sees before the first class: every class of a day, from one reading of where everybody stands. */
 @Service
@@ -63,10 +58,7 @@ class Podiums {
     private final Library library;
     private final Office office;
     private final InstrumentCatalog catalog;
-    private final PainReports painReports;
-    private final StudentVariants variants;
-    private final Fits fits;
-    private final Habits habits;
+    private final LookingAfter lookingAfter;
     private final Deciding deciding;
     private final Rails rails;
 
@@ -77,24 +69,18 @@ class Podiums {
             Library library,
             Office office,
             InstrumentCatalog catalog,
-            PainReports painReports,
-            StudentVariants variants,
-            Fits fits,
-            Habits habits,
+            LookingAfter lookingAfter,
             Deciding deciding,
             Rails rails) {
         this.rails = rails;
         this.deciding = deciding;
-        this.habits = habits;
+        this.lookingAfter = lookingAfter;
         this.progress = progress;
         this.runs = runs;
         this.rosters = rosters;
         this.library = library;
         this.office = office;
         this.catalog = catalog;
-        this.painReports = painReports;
-        this.variants = variants;
-        this.fits = fits;
     }
 
     /** @param concertKey absent for what is no line */
@@ -119,39 +105,6 @@ class Podiums {
             int asked,
             int seconds,
             boolean fits) {}
-
-    record LookAfterView(UUID studentId, String name, String instrumentName, String milestone, int tries) {}
-
-    /** A report that nobody followed up yet; staff only. */
-    record PainNote(UUID studentId, String name, String instrumentName, String place, LocalDate reportedOn) {}
-
-    /** @param studentId whose variant or fit is to be looked at again */
-    record DueReview(UUID studentId, String name, String what, LocalDate reviewOn, boolean overdue) {}
-
-    /**
-     * A passed habit to look at today while the others play.
-     *
-     * @param see what there is to see, in the words of the check
-     * @param found what was found today; absent while nobody looked
-     */
-    record WatchView(
-            UUID studentId,
-            String name,
-            String instrumentName,
-            UUID milestoneId,
-            String title,
-            List<String> see,
-            boolean slipping,
-            @Absent Finding found) {}
-
-    /** A habit that was lost. @param remedy what helped before; absent where nothing is known */
-    record RepairView(
-            UUID studentId,
-            String name,
-            String instrumentName,
-            UUID milestoneId,
-            String title,
-            @Absent String remedy) {}
 
     /**
      * @param away students who are not there on that day
@@ -215,10 +168,8 @@ class Podiums {
             Sheet sheet,
             Map<UUID, LineFacts> lines,
             Map<UUID, Duration> perStudent,
-            List<PainReport> pain,
-            List<DueReview> reviews,
+            LookingAfter.Known after,
             HearingRuns.Today calling,
-            Habits.Known habits,
             Deciding.Known decisions) {}
 
     @Transactional(readOnly = true)
@@ -300,10 +251,8 @@ class Podiums {
                 library.lines(programId, taught),
                 runs.perStudent(
                         programId, heard.stream().map(sheet.milestones()::get).toList()),
-                reach == Reach.EVERYBODY ? painReports.open(programId, names.keySet()) : List.of(),
-                reviews(programId, names, day),
+                lookingAfter.known(programId, names, everybody, sheet, reach),
                 runs.today(programId, everybody, day),
-                habits.known(programId, everybody, sheet),
                 deciding.known(
                         programId,
                         reach == Reach.EVERYBODY ? names.keySet() : Set.of(),
@@ -322,17 +271,7 @@ class Podiums {
         c.rows().forEach(row -> students.put(row.student().id(), row));
         Set<UUID> away =
                 known.calling().away().getOrDefault(c.meeting().schoolClass().id(), Set.of());
-        Capped<NeedsAttention.TriedOften> often = NeedsAttention.afterTries(c.rows().stream()
-                .map(row -> new NeedsAttention.Player(
-                        row.student().id(),
-                        row.seat().instrument(),
-                        known.sheet().setFor(row.player())))
-                .toList());
-        Capped<DueReview> reviews = Capped.of(
-                known.reviews().stream()
-                        .filter(due -> students.containsKey(due.studentId()))
-                        .toList(),
-                Review.ON_PODIUM);
+        After after = lookingAfter.of(c.rows(), away, known.sheet(), known.after());
         List<HearView> hear = c.toHear().shown().stream()
                 .map(pressed -> hearView(
                         pressed.asked(),
@@ -360,44 +299,13 @@ class Podiums {
                         .flatMap(asked -> asked.standings().stream())
                         .filter(Standing::carriedOver)
                         .count(),
-                often.shown().stream()
-                        .map(tried -> new LookAfterView(
-                                tried.studentId(),
-                                students.get(tried.studentId()).student().name(),
-                                catalog.withCode(tried.instrument()).name(),
-                                known.sheet()
-                                        .milestones()
-                                        .get(tried.milestoneId())
-                                        .title(),
-                                tried.tries()))
-                        .toList(),
-                often.more(),
-                known.pain().stream()
-                        .filter(report -> students.containsKey(report.studentId()))
-                        .map(report -> new PainNote(
-                                report.studentId(),
-                                students.get(report.studentId()).student().name(),
-                                catalog.withCode(report.instrument()).name(),
-                                report.place(),
-                                report.reportedOn()))
-                        .toList(),
-                reviews.shown(),
-                reviews.more(),
-                known.habits().today(c.rows(), away).stream()
-                        .map(watching -> watchView(watching, students.get(watching.studentId()), known.sheet()))
-                        .toList(),
-                Capped.of(known.habits().lost(c.rows()), NeedsAttention.ON_PODIUM).shown().stream()
-                        .map(lost -> new RepairView(
-                                lost.studentId(),
-                                students.get(lost.studentId()).student().name(),
-                                catalog.withCode(lost.instrument()).name(),
-                                lost.milestoneId(),
-                                known.sheet()
-                                        .milestones()
-                                        .get(lost.milestoneId())
-                                        .title(),
-                                known.habits().firstToTry(lost).orElse(null)))
-                        .toList(),
+                after.tried().shown(),
+                after.tried().more(),
+                after.pain(),
+                after.reviews().shown(),
+                after.reviews().more(),
+                after.watch(),
+                after.repairs(),
                 deciding.of(c.meeting().schoolClass().id(), c.rows(), c.asked(), known.sheet(), known.decisions()),
                 Periods.of(
                         c.meeting().at().minutes(),
@@ -406,19 +314,6 @@ class Podiums {
                                 .toList(),
                         hear,
                         id -> (int) known.perStudent().get(id).toSeconds()));
-    }
-
-    private WatchView watchView(Watching watching, Seated who, Sheet sheet) {
-        Milestone check = sheet.milestones().get(watching.milestoneId());
-        return new WatchView(
-                watching.studentId(),
-                who.student().name(),
-                catalog.withCode(watching.instrument()).name(),
-                check.id(),
-                check.title(),
-                HabitWatch.atAGlance(check),
-                watching.slipping(),
-                watching.found().orElse(null));
     }
 
     private static TeachView teachView(Asked asked, OfDay known) {
@@ -450,24 +345,5 @@ class Podiums {
                 asked.asked(),
                 seconds,
                 seconds <= at.minutes() * 60);
-    }
-
-    /** Variants and fits whose day has come, the longest due first. */
-    private List<DueReview> reviews(UUID programId, Map<UUID, String> names, LocalDate day) {
-        Stream<DueReview> ofVariants =
-                Review.due(
-                                variants.inUse(programId, names.keySet()),
-                                v -> v.review().orElseThrow(),
-                                day)
-                        .stream()
-                        .map(v -> due(v.studentId(), names, v.name(), v.review().orElseThrow(), day));
-        Stream<DueReview> ofFits =
-                Review.due(fits.latest(programId, names.keySet()), Fits.StudentFit::review, day).stream()
-                        .map(fit -> due(fit.studentId(), names, fit.title() + ", " + fit.result(), fit.review(), day));
-        return Review.inOrder(Stream.concat(ofVariants, ofFits).toList(), DueReview::reviewOn);
-    }
-
-    private static DueReview due(UUID studentId, Map<UUID, String> names, String what, Review review, LocalDate day) {
-        return new DueReview(studentId, names.get(studentId), what, review.on(), review.isOverdue(day));
     }
 }
