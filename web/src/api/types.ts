@@ -165,3 +165,4 @@ export type Switches = Schemas["SwitchesView"];
 export type SwitchView = Schemas["SwitchView"];
 export type Switched = Schemas["SwitchedView"];
 export type HabitHistory = Schemas["HabitHistoryView"];
+export type TestDay = Schemas["TestDayView"];

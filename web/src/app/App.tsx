@@ -54,6 +54,7 @@ const PlanSettingsPage = page(
   async () => (await import("../features/season/PlanSettingsPage")).PlanSettingsPage,
 );
 const BookTablePage = page(async () => (await import("../features/library/BookTablePage")).BookTablePage);
+const TestDayPage = page(async () => (await import("../features/testday/TestDayPage")).TestDayPage);
 const SwitchPage = page(async () => (await import("../features/switching/SwitchPage")).SwitchPage);
 const SeatingPage = page(async () => (await import("../features/roster/SeatingPage")).SeatingPage);
 const WeekPage = page(async () => (await import("../features/help/WeekPage")).WeekPage);
@@ -110,6 +111,7 @@ export function App() {
                 <Route path="/library/books/:bookId/import" element={<LineImportPage />} />
                 <Route path="/library/lines/:lineId/edit" element={<LineEditPage />} />
                 <Route path="/library/lines/:lineId/card" element={<RehearsalCardPage />} />
+                <Route path="/hear/:milestoneId/day" element={<TestDayPage />} />
                 <Route path="/hear/:milestoneId/partners" element={<PartnerSetupPage />} />
                 <Route path="/hear/partners/:partnerCheckId" element={<PartnerCheckPage />} />
                 <Route path="/roster/fit" element={<FitPage />} />

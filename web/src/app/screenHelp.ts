@@ -191,6 +191,19 @@ const screens: readonly [RegExp, ScreenHelp][] = [
     },
   ],
   [
+    /^\/hear\/[^/]+\/day/,
+    {
+      title: "Test days",
+      words: [
+        ["make-up", "who is absent, excused or rests, and who finds no room, gets a slot of their own"],
+        ["in pairs", "neighbours in the fair order who play the same instrument"],
+        ["cannot end earlier", "every way was tried, or the minutes alone forbid it"],
+      ],
+      example:
+        "Test 2 is on Friday and Tuesday, twenty minutes each. When Friday runs late the rest moves by itself: it is told anew with every mark. Print the call list for the stand.",
+    },
+  ],
+  [
     /^\/hear\/./,
     {
       title: "Hearing run",

@@ -1,3 +1,4 @@
+import clsx from "clsx";
 import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Folder, FolderMilestone, FolderTry } from "../../api/types";
@@ -28,11 +29,11 @@ export function FolderMilestones({ studentId, on }: { studentId: string; on: OnI
     { name: "Done", items: [...done, ...further] },
   ].filter((group) => group.items.length > 0);
   return (
-    <div className="grid gap-x-10 gap-y-5 xl:grid-cols-2">
+    <div className={clsx("gap-x-10 gap-y-5", groups.length > 1 && "grid xl:grid-cols-2")}>
       {groups.map((group) => (
         <div key={group.name}>
           <h3 className="soft mb-1 font-sans text-[0.9rem] font-normal tracking-normal">{group.name}</h3>
-          <ul>
+          <ul className={groups.length > 1 ? undefined : "gap-x-10 xl:columns-2"}>
             {group.items.map((m) => (
               <One key={m.milestoneId} studentId={studentId} instrument={on.instrument} m={m} />
             ))}
@@ -61,7 +62,7 @@ function One({ studentId, instrument, m }: { studentId: string; instrument: stri
   const [all, setAll] = useState(false);
   const tries = useQuery({ ...triesQuery(studentId, m.milestoneId, instrument), enabled: all });
   return (
-    <li className="grid grid-cols-[40px_1fr_auto] items-start gap-x-2 border-b border-[var(--hairline)] py-1.5">
+    <li className="grid break-inside-avoid grid-cols-[40px_1fr_auto] items-start gap-x-2 border-b border-[var(--hairline)] py-1.5">
       <ProgressMark {...m.standing} />
       <div className="min-w-0">
         <span className="font-semibold">{milestoneName(m)}</span>

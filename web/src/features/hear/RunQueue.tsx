@@ -1,6 +1,10 @@
 import clsx from "clsx";
 import type { Run } from "../../api/types";
+import { Link } from "react-router";
 import { duration } from "../../app/days";
+import { useSeesEverybody } from "../../app/role";
+import { scopeSearch, useScope } from "../../app/scope";
+import { looks } from "../../ui/looks";
 import { Kbd } from "../../ui/parts";
 import { ProgressMark } from "../../ui/ProgressMark";
 import { milestoneName } from "./milestoneName";
@@ -32,6 +36,8 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
   const total = queue.length + made.length;
   const pace = usePace(run.milestone.id, queue.length, made.length);
   const fit = fitWords(pace);
+  const everybody = useSeesEverybody();
+  const { search } = useScope();
   return (
     <div className="min-w-0">
       <h1 className="text-[1.4rem]">Hearing {name}</h1>
@@ -47,7 +53,20 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
             : `${queue.length} left · ${duration(pace?.neededSeconds ?? queue.length * run.secondsPerStudent)}`}
         </p>
         {queue.length > 0 && fit && <p className={clsx("small", !pace?.fits && "font-semibold")}>{fit}</p>}
-        <p className="small soft">{eachWords(pace, run.secondsPerStudent)}</p>
+        <p className="small soft">
+          {eachWords(pace, run.secondsPerStudent)}
+          {everybody && (
+            <>
+              {" · "}
+              <Link
+                className={looks.link}
+                to={{ pathname: `/hear/${run.milestone.id}/day`, search: scopeSearch(search, {}) }}
+              >
+                days
+              </Link>
+            </>
+          )}
+        </p>
         <div className="bg-base-300 mt-1.5 h-1.5 rounded-full" aria-hidden>
           <div
             className="bg-secondary h-1.5 rounded-full"

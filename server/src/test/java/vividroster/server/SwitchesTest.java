@@ -234,6 +234,21 @@ class SwitchesTest {
     }
 
     @Test
+    void aChangeOfBeforeIsToldWithTheWeekendBetween() {
+        String flo = "/api/students/" + school.id("Flo Hart");
+        director.post(flo + "/leave", Map.of("classId", school.id("Winds"), "lastDay", "2026-10-02"));
+        director.post(
+                flo + "/seats",
+                Map.of("classId", school.id("Winds"), "instrument", "horn", "division", "", "startsOn", "2026-10-05"));
+        JsonNode told = preview(request("2026-10-05", false, wanted("Flo Hart", "Winds", "horn")))
+                .json()
+                .path("students")
+                .get(0);
+        assertThat(told.path("fromName").asString()).isEqualTo("Trumpet");
+        assertThat(told.has("refused")).isFalse();
+    }
+
+    @Test
     void aChangeThatWasAMistakeIsTakenBackByTheSameAct() {
         director.post("/api/switches", request("2026-10-19", false, wanted("Flo Hart", "Winds", "horn")));
         assertThat(folderOf("Flo Hart").path("seats")).hasSize(2);

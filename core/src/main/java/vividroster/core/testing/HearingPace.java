@@ -40,6 +40,17 @@ public record HearingPace(Duration perStudent, int learntFrom) {
     }
 
     /**
+     * What was planned for something else, as much longer or shorter as students really take.
+     *
+     * @param planned for one student, more than zero
+     * @return whole seconds, at least 1
+     */
+    public Duration stretched(Duration planned, Duration other) {
+        return Duration.ofSeconds(
+                Math.max(1, Math.round(1.0 * other.toMillis() * perStudent.toMillis() / planned.toMillis() / 1000)));
+    }
+
+    /**
      * Whether who is left fits before the bell.
      *
      * @param left students still to hear, from 0

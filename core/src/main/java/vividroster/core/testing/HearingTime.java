@@ -33,6 +33,11 @@ public record HearingTime(int changeoverSeconds, int feedbackSeconds) {
         return ofPlaying(tempo.secondsFor(meter.beatsPerMeasure() * (countInMeasures + playedMeasures)));
     }
 
+    /** Several who play together: once to play and to change over, and a word for each. @param students at least 1 */
+    public Duration together(Duration alone, int students) {
+        return alone.plusSeconds((long) feedbackSeconds * (students - 1));
+    }
+
     /** A look of a few seconds at each criterion, feedback and changeover. */
     public Duration ofCheck(int criteria, int secondsPerCriterion) {
         return Duration.ofSeconds((long) criteria * secondsPerCriterion + changeoverSeconds + feedbackSeconds);

@@ -184,7 +184,8 @@ class Folders {
         seats.stream()
                 .map(Seat::instrument)
                 .distinct()
-                .sorted(Comparator.comparingInt(code -> catalog.withCode(code).scoreRank()))
+                .sorted(Comparator.comparing((InstrumentCode code) -> !isPlayed(code, seats, sheet.on()))
+                        .thenComparingInt(code -> catalog.withCode(code).scoreRank()))
                 .map(instrument -> new Player(studentId, instrument))
                 .forEach(player -> {
                     List<FolderMilestone> all = milestones(player, known);
@@ -307,6 +308,13 @@ class Folders {
                         Comparator.nullsLast(
                                 Comparator.<LocalDate>naturalOrder().reversed())))
                 .toList();
+    }
+
+    /** Whether it is still played, or will be; what is past comes after it. */
+    private static boolean isPlayed(InstrumentCode instrument, List<Seat> seats, LocalDate on) {
+        return seats.stream()
+                .anyMatch(seat -> seat.instrument().equals(instrument)
+                        && seat.endsOn().map(end -> !end.isBefore(on)).orElse(true));
     }
 
     private static boolean isOpen(FolderMilestone milestone) {

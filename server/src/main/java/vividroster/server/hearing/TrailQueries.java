@@ -62,14 +62,21 @@ class TrailQueries {
     Map<UUID, Map<UUID, Trail>> find(UUID programId, Map<UUID, Set<UUID>> wanted) {
         // Who writes sees what is not yet so for anybody else, and may never be.
         return TransactionSynchronizationManager.isCurrentTransactionReadOnly()
-                ? known(programId, wanted.keySet())
+                ? known(
+                        programId,
+                        wanted.entrySet().stream()
+                                .filter(entry -> !entry.getValue().isEmpty())
+                                .map(Map.Entry::getKey)
+                                .toList())
                 : findWanted(programId, wanted);
     }
 
     /** All trails of these students, of those read before only what changed since. */
-    private Map<UUID, Map<UUID, Trail>> known(UUID programId, Set<UUID> students) {
-        List<UUID> ids = List.copyOf(students);
+    private Map<UUID, Map<UUID, Trail>> known(UUID programId, List<UUID> ids) {
         Map<UUID, Map<UUID, Trail>> trails = new HashMap<>();
+        if (ids.isEmpty()) {
+            return trails;
+        }
         List<UUID> revisions = new ArrayList<>();
         for (UUID id : ids) {
             Known known = read.getIfPresent(new Whose(programId, id));

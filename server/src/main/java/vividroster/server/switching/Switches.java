@@ -267,6 +267,7 @@ class Switches {
         Seat before = seats.stream()
                 .filter(seat -> seat.classId().equals(wanted.classId()) && seat.isHeldOn(from.minusDays(1)))
                 .findFirst()
+                .or(() -> beforeTheChange(seats, wanted, from))
                 .or(() -> seats.stream()
                         .filter(seat -> seat.classId().equals(wanted.classId()) && seat.isHeldOn(from))
                         .findFirst())
@@ -283,6 +284,19 @@ class Switches {
             throw problem;
         });
         return new Change(wanted, student, before.instrument(), seats, planned.after());
+    }
+
+    /** Of a change that was made already, with a weekend between perhaps: the last seat before it. */
+    private static Optional<Seat> beforeTheChange(List<Seat> seats, SwitchWanted wanted, LocalDate from) {
+        List<Seat> ofClass = seats.stream()
+                .filter(seat -> seat.classId().equals(wanted.classId()))
+                .toList();
+        boolean made = ofClass.stream()
+                .anyMatch(seat ->
+                        seat.startsOn().equals(from) && seat.instrument().equals(wanted.instrument()));
+        return ofClass.stream()
+                .filter(seat -> made && seat.startsOn().isBefore(from))
+                .max(Comparator.comparing(Seat::startsOn));
     }
 
     /**

@@ -1,0 +1,108 @@
+package vividroster.server.testing;
+
+import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import vividroster.formats.calendar.CalendarWriter;
+import vividroster.formats.calendar.CalendarWriter.Entry;
+import vividroster.server.platform.SignedIn;
+import vividroster.server.roster.ScopeRequest;
+import vividroster.server.testing.TestDayViews.TestDayView;
+import vividroster.server.testing.TestDayViews.TestPeriodView;
+
+/** Test days: who is heard in which period. */
+@RestController
+@RequestMapping("/api/tests/{milestoneId}/day")
+@PreAuthorize("hasAuthority('TEACH')")
+class TestDayController {
+
+    private static final String MINUTES = "20";
+
+    private final TestDayPlans plans;
+    private final Clock clock;
+
+    TestDayController(TestDayPlans plans, Clock clock) {
+        this.plans = plans;
+        this.clock = clock;
+    }
+
+    @GetMapping
+    @Operation(
+            operationId = "testDay",
+            summary = "Who is heard with a milestone in which of the coming periods, as it stands now; keeps nothing")
+    TestDayView day(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID milestoneId,
+            @ParameterObject ScopeRequest scope,
+            @RequestParam Optional<LocalDate> from,
+            @RequestParam(defaultValue = MINUTES)
+                    @Min(value = 1, message = "A test day needs at least {value} minute.")
+                    @Max(value = 300, message = "Minutes are at most {value}.")
+                    int minutes,
+            @RequestParam(defaultValue = "1")
+                    @Min(value = 1, message = "One is the least.")
+                    @Max(value = 4, message = "At most {value} are heard together.")
+                    int together) {
+        return plans.plan(person, new TestDayPlans.Wish(milestoneId, scope.toScope(), from, minutes, together));
+    }
+
+    @GetMapping(path = "/calendar.ics", produces = "text/calendar")
+    @Operation(operationId = "testDayCalendar", summary = "The periods of a test as an iCalendar file")
+    ResponseEntity<byte[]> calendar(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID milestoneId,
+            @ParameterObject ScopeRequest scope,
+            @RequestParam Optional<LocalDate> from,
+            @RequestParam(defaultValue = MINUTES)
+                    @Min(value = 1, message = "A test day needs at least {value} minute.")
+                    @Max(value = 300, message = "Minutes are at most {value}.")
+                    int minutes,
+            @RequestParam(defaultValue = "1")
+                    @Min(value = 1, message = "One is the least.")
+                    @Max(value = 4, message = "At most {value} are heard together.")
+                    int together) {
+        TestDayView day = day(person, milestoneId, scope, from, minutes, together);
+        List<Entry> entries =
+                day.periods().stream().map(period -> entry(day, period)).toList();
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(day.title() + ".ics", StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(CalendarWriter.write(day.title(), clock.instant(), entries));
+    }
+
+    private static Entry entry(TestDayView day, TestPeriodView period) {
+        return new Entry(
+                "test-" + day.milestoneId() + "-" + period.id(),
+                period.on(),
+                "Playing test: " + day.title() + ", " + period.className() + ", period " + period.period() + " from "
+                        + period.beginsAt(),
+                period.slots().stream()
+                        .map(slot -> slot.at() + " "
+                                + slot.students().stream()
+                                        .map(student -> student.name())
+                                        .collect(Collectors.joining(" and ")))
+                        .collect(Collectors.joining("\n")));
+    }
+}
