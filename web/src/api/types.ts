@@ -166,3 +166,4 @@ export type SwitchView = Schemas["SwitchView"];
 export type Switched = Schemas["SwitchedView"];
 export type HabitHistory = Schemas["HabitHistoryView"];
 export type TestDay = Schemas["TestDayView"];
+export type TestResults = Schemas["TestResultsView"];

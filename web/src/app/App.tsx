@@ -55,6 +55,7 @@ const PlanSettingsPage = page(
 );
 const BookTablePage = page(async () => (await import("../features/library/BookTablePage")).BookTablePage);
 const TestDayPage = page(async () => (await import("../features/testday/TestDayPage")).TestDayPage);
+const ResultsPage = page(async () => (await import("../features/testday/ResultsPage")).ResultsPage);
 const SwitchPage = page(async () => (await import("../features/switching/SwitchPage")).SwitchPage);
 const SeatingPage = page(async () => (await import("../features/roster/SeatingPage")).SeatingPage);
 const WeekPage = page(async () => (await import("../features/help/WeekPage")).WeekPage);
@@ -112,6 +113,7 @@ export function App() {
                 <Route path="/library/lines/:lineId/edit" element={<LineEditPage />} />
                 <Route path="/library/lines/:lineId/card" element={<RehearsalCardPage />} />
                 <Route path="/hear/:milestoneId/day" element={<TestDayPage />} />
+                <Route path="/hear/:milestoneId/results" element={<ResultsPage />} />
                 <Route path="/hear/:milestoneId/partners" element={<PartnerSetupPage />} />
                 <Route path="/hear/partners/:partnerCheckId" element={<PartnerCheckPage />} />
                 <Route path="/roster/fit" element={<FitPage />} />

@@ -191,6 +191,19 @@ const screens: readonly [RegExp, ScreenHelp][] = [
     },
   ],
   [
+    /^\/hear\/[^/]+\/results/,
+    {
+      title: "Results",
+      words: [
+        ["floor", "fewest points of a criterion that may pass, whatever the total"],
+        ["weakest", "the criterion with the smallest share of its points"],
+        ["beyond chance", "how far two listeners agree more than by chance: 1 is fully, 0 no more"],
+      ],
+      example:
+        "The trumpets' rhythm has half of its points, and so has the horns': order what trains it to the brass, and look at measure 2 with them.",
+    },
+  ],
+  [
     /^\/hear\/[^/]+\/day/,
     {
       title: "Test days",

@@ -64,6 +64,17 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
               >
                 days
               </Link>
+              {run.milestone.criteria.length > 0 && (
+                <>
+                  {" · "}
+                  <Link
+                    className={looks.link}
+                    to={{ pathname: `/hear/${run.milestone.id}/results`, search: scopeSearch(search, {}) }}
+                  >
+                    results
+                  </Link>
+                </>
+              )}
             </>
           )}
         </p>

@@ -1,6 +1,7 @@
 package vividroster.core.testing;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -16,10 +17,11 @@ import vividroster.core.testing.Agreement.TooLittleSpread;
 
 class AgreementTest {
 
-    private static List<Pair> pairs(int... firstAndSecond) {
-        List<Pair> pairs = new ArrayList<>();
+    /** Each student by one criterion. */
+    private static List<List<Pair>> pairs(int... firstAndSecond) {
+        List<List<Pair>> pairs = new ArrayList<>();
         for (int i = 0; i < firstAndSecond.length; i += 2) {
-            pairs.add(new Pair(firstAndSecond[i], firstAndSecond[i + 1]));
+            pairs.add(List.of(new Pair(firstAndSecond[i], firstAndSecond[i + 1])));
         }
         return pairs;
     }
@@ -57,16 +59,32 @@ class AgreementTest {
         assertThat(Agreement.of(pairs(3, 3, 3, 3, 3, 3), 1)).isEqualTo(new TooLittleSpread(3, 0, 0));
         assertThat(Agreement.of(pairs(3, 3), 1)).isEqualTo(new TooFew(1));
         assertThat(Agreement.of(List.of(), 1)).isEqualTo(new TooFew(0));
-        List<Pair> oneStandsOut = new ArrayList<>(pairs(5, 5));
+        List<List<Pair>> oneStandsOut = new ArrayList<>(pairs(5, 5));
         for (int i = 0; i < 2; i++) {
-            oneStandsOut.add(new Pair(3, 3));
+            oneStandsOut.add(List.of(new Pair(3, 3)));
         }
         assertThat(Agreement.of(oneStandsOut, 1)).isInstanceOf(Measured.class);
     }
 
+    /** Ten marks of two students are two students: the interval is as wide as chance between those two. */
+    @Test
+    void studentsAreResampledNotMarks() {
+        List<Pair> agrees = List.of(new Pair(1, 1), new Pair(5, 5), new Pair(1, 1), new Pair(5, 5), new Pair(3, 3));
+        List<Pair> differs = List.of(new Pair(1, 5), new Pair(5, 1), new Pair(1, 5), new Pair(5, 1), new Pair(3, 3));
+        Measured measured = (Measured) Agreement.of(List.of(agrees, differs), 3);
+        assertThat(measured.students()).isEqualTo(2);
+        assertThat(measured.high()).isEqualTo(1);
+        assertThat(measured.low()).isNegative();
+    }
+
+    @Test
+    void pointsAreDigits() {
+        assertThatThrownBy(() -> new Pair(10, 1)).hasMessage("points must be in 0..9, were 10 and 1");
+    }
+
     @Test
     void theSameSeedTellsTheSame() {
-        List<Pair> pairs = pairs(1, 2, 2, 2, 3, 3, 4, 5, 5, 5, 2, 1);
+        List<List<Pair>> pairs = pairs(1, 2, 2, 2, 3, 3, 4, 5, 5, 5, 2, 1);
         assertThat(Agreement.of(pairs, 9)).isEqualTo(Agreement.of(pairs, 9));
         Measured one = (Measured) Agreement.of(pairs, 9);
         Measured other = (Measured) Agreement.of(pairs, 10);
@@ -77,10 +95,10 @@ class AgreementTest {
     @Property(tries = 100)
     void identicalListenersWithSomeSpreadAgreeFully(@ForAll long seed) {
         Random random = new Random(seed);
-        List<Pair> pairs = new ArrayList<>(pairs(1, 1, 5, 5, 3, 3));
+        List<List<Pair>> pairs = new ArrayList<>(pairs(1, 1, 5, 5, 3, 3));
         for (int i = 0; i < random.nextInt(20); i++) {
             int points = random.nextInt(6);
-            pairs.add(new Pair(points, points));
+            pairs.add(List.of(new Pair(points, points)));
         }
         Measured measured = (Measured) Agreement.of(pairs, seed);
         assertThat(measured.kappa()).isEqualTo(1);
@@ -91,12 +109,16 @@ class AgreementTest {
     @Property(tries = 100)
     void whoIsNamedFirstMakesNoDifference(@ForAll long seed) {
         Random random = new Random(seed);
-        List<Pair> pairs = new ArrayList<>();
+        List<List<Pair>> pairs = new ArrayList<>();
         for (int i = 0; i < 2 + random.nextInt(20); i++) {
-            pairs.add(new Pair(random.nextInt(6), random.nextInt(6)));
+            pairs.add(List.of(
+                    new Pair(random.nextInt(6), random.nextInt(6)), new Pair(random.nextInt(6), random.nextInt(6))));
         }
-        List<Pair> turned =
-                pairs.stream().map(p -> new Pair(p.second(), p.first())).toList();
+        List<List<Pair>> turned = pairs.stream()
+                .map(student -> student.stream()
+                        .map(p -> new Pair(p.second(), p.first()))
+                        .toList())
+                .toList();
         if (Agreement.of(pairs, 1) instanceof Measured one && Agreement.of(turned, 1) instanceof Measured other) {
             assertThat(other.kappa()).isCloseTo(one.kappa(), within(1e-12));
             assertThat(other.difference()).isCloseTo(-one.difference(), within(1e-12));

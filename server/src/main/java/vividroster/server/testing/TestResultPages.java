@@ -1,0 +1,355 @@
+package vividroster.server.testing;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Criterion;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.curriculum.PassRule;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
+import vividroster.core.progress.AttemptLedger;
+import vividroster.core.progress.CriterionMark;
+import vividroster.core.progress.FaultHeard;
+import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
+import vividroster.core.testing.Agreement;
+import vividroster.core.testing.Agreement.Measured;
+import vividroster.core.testing.Agreement.Pair;
+import vividroster.core.testing.TestResults;
+import vividroster.core.testing.TestResults.Heard;
+import vividroster.core.testing.TestResults.OfCriterion;
+import vividroster.core.testing.TestResults.OfStudent;
+import vividroster.server.hearing.HeardAttempt;
+import vividroster.server.hearing.Hearing;
+import vividroster.server.hearing.HearingRuns;
+import vividroster.server.hearing.HearingRuns.Seated;
+import vividroster.server.hearing.Player;
+import vividroster.server.hearing.Progress;
+import vividroster.server.hearing.Progress.Question;
+import vividroster.server.hearing.Progress.Sheet;
+import vividroster.server.library.Library;
+import vividroster.server.library.TestFacts;
+import vividroster.server.office.Office;
+import vividroster.server.platform.Problem;
+import vividroster.server.roster.Rosters;
+import vividroster.server.testing.TestResultViews.ApartView;
+import vividroster.server.testing.TestResultViews.CriterionResultView;
+import vividroster.server.testing.TestResultViews.FailedView;
+import vividroster.server.testing.TestResultViews.ListenersView;
+import vividroster.server.testing.TestResultViews.StudentResultView;
+import vividroster.server.testing.TestResultViews.TestResultsView;
+
+/** How sections stand in a test: told from the tries that stand, the last of each student. */
+@Service
+class TestResultPages {
+
+    /** Tries of one student with one test that are looked at. */
+    private static final int MOST_TRIES = 12;
+    /** Places where it failed that are shown. */
+    private static final int MOST_FAILED = 6;
+
+    private final Hearing hearing;
+    private final HearingRuns runs;
+    private final Progress progress;
+    private final Rosters rosters;
+    private final Library library;
+    private final Office office;
+    private final InstrumentCatalog catalog;
+
+    TestResultPages(
+            Hearing hearing,
+            HearingRuns runs,
+            Progress progress,
+            Rosters rosters,
+            Library library,
+            Office office,
+            InstrumentCatalog catalog) {
+        this.hearing = hearing;
+        this.runs = runs;
+        this.progress = progress;
+        this.rosters = rosters;
+        this.library = library;
+        this.office = office;
+        this.catalog = catalog;
+    }
+
+    /** What is known of everybody in the class. @param tries with marks that stand, by student, in the order heard */
+    private record Known(Milestone milestone, List<Seated> rows, Sheet sheet, Map<UUID, List<HeardAttempt>> tries) {
+
+        List<Heard> heard(Collection<Seated> of) {
+            return of.stream()
+                    .filter(row -> tries.containsKey(row.student().id()))
+                    .map(row -> new Heard(
+                            row.student().id(),
+                            tries.get(row.student().id()).getLast().attempt().marks(),
+                            sheet.standing(row.player(), milestone.id()).isPassed()))
+                    .toList();
+        }
+
+        int mark() {
+            return milestone.passRule() instanceof PassRule.ScoreAtLeast score ? score.mark() : 0;
+        }
+
+        TestResults results(Collection<Seated> of) {
+            return TestResults.of(milestone.criteria(), mark(), heard(of));
+        }
+    }
+
+    /** @throws Problem where it has no criteria, or is for nobody there */
+    @Transactional(readOnly = true)
+    TestResultsView of(UUID programId, UUID milestoneId, SectionScope scope) {
+        Milestone milestone = library.milestone(programId, milestoneId);
+        if (milestone.kind() == MilestoneKind.BELT || milestone.criteria().isEmpty()) {
+            throw Problem.input(
+                    "milestoneId", "It is heard by ear alone, without criteria; the board shows who has it.");
+        }
+        LocalDate today = office.today(programId);
+        Known known = known(programId, milestone, wholeClass(scope), today);
+        List<Seated> rows = known.rows().stream()
+                .filter(row -> scope.holds(row.seat(), catalog))
+                .toList();
+        if (rows.isEmpty()) {
+            throw Problem.input("scope", "Nobody there can take this: it is for other instruments.");
+        }
+        TestResults results = known.results(rows);
+        TestResults ofClass = known.results(known.rows());
+        Map<UUID, Seated> byId = known.rows().stream()
+                .collect(Collectors.toMap(row -> row.student().id(), Function.identity()));
+        List<HeardAttempt> counted = rows.stream()
+                .flatMap(row ->
+                        Optional.ofNullable(known.tries().get(row.student().id())).stream())
+                .map(List::getLast)
+                .toList();
+        return new TestResultsView(
+                milestone.id(),
+                milestone.kind(),
+                milestone.title(),
+                Optional.ofNullable(
+                                library.tests(programId, List.of(milestoneId)).get(milestoneId))
+                        .flatMap(TestFacts::lineId)
+                        .orElse(null),
+                scope instanceof SectionScope.Section section ? section.instrument() : null,
+                known.mark() == 0 ? null : known.mark(),
+                milestone.criteria().stream().mapToInt(Criterion::topPoints).sum(),
+                results.students().size(),
+                results.passed(),
+                rows.size() - results.students().size(),
+                criteria(milestone, results, ofClass),
+                results.weakest().isPresent() ? results.weakest().getAsInt() : null,
+                weakestToo(known, rows, results.weakest()),
+                results.students().stream()
+                        .map(one -> student(one, byId.get(one.studentId()), known))
+                        .toList(),
+                failed(counted),
+                listeners(programId, rows, known, byId));
+    }
+
+    /** The class of a part of it; where the part is of several classes, all of them. */
+    private static SectionScope wholeClass(SectionScope scope) {
+        return switch (scope) {
+            case SectionScope.Tutti tutti -> tutti;
+            case SectionScope.FamilyOfClass family -> new SectionScope.Tutti(family.classId());
+            case SectionScope.Section section -> new SectionScope.Tutti(section.classId());
+            case SectionScope.Newcomers newcomers -> new SectionScope.Tutti(newcomers.classId());
+            case SectionScope.InstrumentAcrossClasses across -> across;
+        };
+    }
+
+    private Known known(UUID programId, Milestone milestone, SectionScope scope, LocalDate today) {
+        List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, today);
+        List<Seated> rows = runs.seated(programId, seats, scope, today).stream()
+                .filter(row -> milestone.isFor(row.seat().instrument()))
+                .toList();
+        Map<Player, Set<UUID>> asked = new HashMap<>();
+        rows.forEach(row -> asked.put(row.player(), Set.of(milestone.id())));
+        Map<UUID, HeardAttempt> all = hearing.latest(programId, asked, MOST_TRIES).stream()
+                .collect(Collectors.toMap(h -> h.attempt().id(), Function.identity()));
+        Map<UUID, List<HeardAttempt>> tries =
+                AttemptLedger.standing(
+                                all.values().stream().map(HeardAttempt::attempt).toList())
+                        .stream()
+                        .filter(attempt -> attempt.outcome().isTry()
+                                && !attempt.marks().isEmpty()
+                                && attempt.milestoneVersion() == milestone.version())
+                        .map(attempt -> all.get(attempt.id()))
+                        .collect(Collectors.groupingBy(h -> h.attempt().studentId()));
+        return new Known(milestone, rows, progress.sheet(programId, Question.of(seats, today, milestone.id())), tries);
+    }
+
+    private static List<CriterionResultView> criteria(Milestone milestone, TestResults results, TestResults ofClass) {
+        List<CriterionResultView> views = new ArrayList<>();
+        for (int i = 0; i < milestone.criteria().size(); i++) {
+            Criterion criterion = milestone.criteria().get(i);
+            OfCriterion of = results.criteria().get(i);
+            views.add(new CriterionResultView(
+                    criterion.ordinal(),
+                    criterion.name(),
+                    criterion.topPoints(),
+                    criterion.floorPoints().isPresent()
+                            ? criterion.floorPoints().getAsInt()
+                            : null,
+                    of.counts(),
+                    ofClass.criteria().get(i).counts(),
+                    of.underFloor()));
+        }
+        return views;
+    }
+
+    private List<String> weakestToo(Known known, List<Seated> rows, OptionalInt weakest) {
+        if (weakest.isEmpty()) {
+            return List.of();
+        }
+        Map<InstrumentCode, List<Seated>> sections = known.rows().stream()
+                .filter(row -> !rows.contains(row))
+                .collect(
+                        Collectors.groupingBy(row -> row.seat().instrument(), LinkedHashMap::new, Collectors.toList()));
+        return sections.entrySet().stream()
+                .filter(entry -> known.results(entry.getValue()).weakest().equals(weakest))
+                .map(entry -> catalog.withCode(entry.getKey()).plural())
+                .toList();
+    }
+
+    private StudentResultView student(OfStudent one, Seated row, Known known) {
+        Map<Integer, Integer> points = known.tries().get(one.studentId()).getLast().attempt().marks().stream()
+                .collect(Collectors.toMap(CriterionMark::ordinal, CriterionMark::points));
+        List<Criterion> criteria = known.milestone().criteria();
+        return new StudentResultView(
+                one.studentId(),
+                row.student().name(),
+                catalog.withCode(row.seat().instrument()).name(),
+                criteria.stream()
+                        .map(criterion -> points.getOrDefault(criterion.ordinal(), 0))
+                        .toList(),
+                one.points(),
+                one.passed(),
+                one.missing(),
+                criteria.stream()
+                        .filter(criterion -> one.underFloor().contains(criterion.ordinal()))
+                        .map(Criterion::name)
+                        .toList());
+    }
+
+    private static List<FailedView> failed(List<HeardAttempt> counted) {
+        record Place(OptionalInt measure, String sign) {}
+        Map<Place, Long> places = counted.stream()
+                .flatMap(heard -> heard.beside().faults().stream()
+                        .map((FaultHeard fault) -> new Place(fault.measure(), fault.sign()))
+                        .distinct())
+                .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
+        return places.entrySet().stream()
+                .sorted(Map.Entry.<Place, Long>comparingByValue()
+                        .reversed()
+                        .thenComparing(entry -> entry.getKey().measure().orElse(Integer.MAX_VALUE))
+                        .thenComparing(entry -> entry.getKey().sign()))
+                .limit(MOST_FAILED)
+                .map(entry -> new FailedView(
+                        entry.getKey().measure().isPresent()
+                                ? entry.getKey().measure().getAsInt()
+                                : null,
+                        entry.getKey().sign(),
+                        entry.getValue().intValue()))
+                .toList();
+    }
+
+    /** What two people gave one student on one day. */
+    private record Both(UUID studentId, HeardAttempt first, HeardAttempt second) {}
+
+    private List<ListenersView> listeners(UUID programId, List<Seated> rows, Known known, Map<UUID, Seated> byId) {
+        Map<List<UUID>, List<Both>> pairs = new LinkedHashMap<>();
+        for (Seated row : rows) {
+            Map<LocalDate, Map<UUID, HeardAttempt>> days = new LinkedHashMap<>();
+            known.tries()
+                    .getOrDefault(row.student().id(), List.of())
+                    .forEach(heard -> days.computeIfAbsent(heard.attempt().heardOn(), day -> new LinkedHashMap<>())
+                            .put(heard.heardBy(), heard));
+            days.values().forEach(byListener -> {
+                List<UUID> people = byListener.keySet().stream().sorted().toList();
+                for (int i = 0; i < people.size(); i++) {
+                    for (int j = i + 1; j < people.size(); j++) {
+                        pairs.computeIfAbsent(List.of(people.get(i), people.get(j)), two -> new ArrayList<>())
+                                .add(new Both(
+                                        row.student().id(),
+                                        byListener.get(people.get(i)),
+                                        byListener.get(people.get(j))));
+                    }
+                }
+            });
+        }
+        Map<UUID, String> names = hearing.namesOfHearers(
+                programId, known.tries().values().stream().flatMap(List::stream).toList());
+        return pairs.entrySet().stream()
+                .sorted(Comparator.comparing((Map.Entry<List<UUID>, List<Both>> entry) ->
+                                entry.getValue().size())
+                        .reversed())
+                .map(entry -> listeners(entry.getKey(), entry.getValue(), names, known.milestone(), byId))
+                .toList();
+    }
+
+    private static ListenersView listeners(
+            List<UUID> people, List<Both> both, Map<UUID, String> names, Milestone milestone, Map<UUID, Seated> byId) {
+        List<List<Pair>> byStudent = new ArrayList<>();
+        List<ApartView> apart = new ArrayList<>();
+        int same = 0;
+        int oneApart = 0;
+        for (Both one : both) {
+            Map<Integer, Integer> first = points(one.first());
+            Map<Integer, Integer> second = points(one.second());
+            List<Pair> marks = new ArrayList<>();
+            for (Criterion criterion : milestone.criteria()) {
+                Pair pair = new Pair(
+                        first.getOrDefault(criterion.ordinal(), 0), second.getOrDefault(criterion.ordinal(), 0));
+                marks.add(pair);
+                int distance = Math.abs(pair.first() - pair.second());
+                same += distance == 0 ? 1 : 0;
+                oneApart += distance == 1 ? 1 : 0;
+                if (distance > 1) {
+                    apart.add(new ApartView(
+                            one.studentId(),
+                            byId.get(one.studentId()).student().name(),
+                            criterion.name(),
+                            pair.first(),
+                            pair.second()));
+                }
+            }
+            byStudent.add(marks);
+        }
+        Agreement agreement = Agreement.of(byStudent, milestone.id().getLeastSignificantBits());
+        Optional<Measured> measured = agreement instanceof Measured told ? Optional.of(told) : Optional.empty();
+        List<Pair> all = byStudent.stream().flatMap(List::stream).toList();
+        return new ListenersView(
+                names.get(people.get(0)),
+                names.get(people.get(1)),
+                both.size(),
+                all.size(),
+                same,
+                oneApart,
+                apart,
+                all.stream()
+                        .mapToInt(pair -> pair.first() - pair.second())
+                        .average()
+                        .orElse(0),
+                measured.map(Measured::kappa).orElse(null),
+                measured.map(Measured::low).orElse(null),
+                measured.map(Measured::high).orElse(null));
+    }
+
+    private static Map<Integer, Integer> points(HeardAttempt heard) {
+        return heard.attempt().marks().stream()
+                .collect(Collectors.toMap(CriterionMark::ordinal, CriterionMark::points));
+    }
+}

@@ -1,0 +1,118 @@
+package vividroster.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import vividroster.testkit.ApiClient;
+import vividroster.testkit.ApiClient.Answer;
+import vividroster.testkit.RunningServer;
+import vividroster.testkit.School;
+
+/** How sections stand in a test, and how far those who heard it agree. */
+class TestResultsTest {
+
+    private final School school = School.open(RunningServer.shared());
+    private final ApiClient director = school.director();
+
+    @BeforeEach
+    void theTestIsSet() {
+        director.post("/api/season/orders", school.order(List.of(school.tutti()), "test"));
+    }
+
+    private Map<String, Object> heard(ApiClient by, String student, int first, int second) {
+        Map<String, Object> attempt = school.attempt(student, "test", first + second >= 8 ? "PASS" : "NOT_YET");
+        attempt.put("marks", List.of(Map.of("ordinal", 1, "points", first), Map.of("ordinal", 2, "points", second)));
+        assertThat(by.post("/api/attempts", attempt).status()).isLessThan(300);
+        return attempt;
+    }
+
+    private Answer results(String more) {
+        return director.get("/api/tests/" + school.id("test") + "/results?classId=" + school.id("Winds") + more);
+    }
+
+    private static List<Integer> numbers(JsonNode list) {
+        List<Integer> numbers = new ArrayList<>();
+        list.forEach(one -> numbers.add(one.asInt()));
+        return numbers;
+    }
+
+    @Test
+    void aSectionStandsCriterionByCriterionBesideItsClass() {
+        heard(director, "Ed Stone", 4, 2);
+        heard(director, "Flo Hart", 3, 1);
+        heard(director, "Ana Reed", 2, 4);
+        JsonNode told = results("&instrument=trumpet").json();
+        assertThat(told.path("heard").asInt()).isEqualTo(2);
+        assertThat(told.path("unheard").asInt()).isZero();
+        JsonNode second = told.path("criteria").get(1);
+        assertThat(numbers(second.path("counts")).stream()
+                        .mapToInt(Integer::intValue)
+                        .sum())
+                .isEqualTo(2);
+        assertThat(second.path("counts").get(1).asInt()).isEqualTo(1);
+        assertThat(second.path("ofClass").get(4).asInt()).as("Ana, a flute").isEqualTo(1);
+        assertThat(told.path("weakest").asInt()).isEqualTo(2);
+        assertThat(told.path("weakestToo")).as("the flutes' is the other").isEmpty();
+        assertThat(numbers(told.path("students").get(0).path("marks"))).hasSize(2);
+        assertThat(results("").json().path("unheard").asInt()).isEqualTo(3);
+    }
+
+    @Test
+    void theLastTryCountsAndWhatWasUndoneDoesNot() {
+        heard(director, "Ed Stone", 1, 1);
+        Map<String, Object> slip = heard(director, "Ed Stone", 4, 4);
+        assertThat(results("&instrument=trumpet")
+                        .json()
+                        .path("students")
+                        .get(0)
+                        .path("points")
+                        .asInt())
+                .isEqualTo(8);
+        director.post(
+                "/api/attempts/" + slip.get("id") + "/correction",
+                Map.of("id", java.util.UUID.randomUUID(), "outcome", "UNDONE", "reason", "slip"));
+        JsonNode after = results("&instrument=trumpet").json().path("students").get(0);
+        assertThat(after.path("points").asInt()).isEqualTo(2);
+        assertThat(after.path("passed").asBoolean()).isFalse();
+        assertThat(after.path("missing").asInt()).isPositive();
+        assertThat(after.path("underFloor"))
+                .as("the first criterion has a floor of 2")
+                .hasSize(1);
+    }
+
+    @Test
+    void twoListenersAreCompared() {
+        ApiClient assistant = school.assistant();
+        heard(director, "Ed Stone", 4, 4);
+        heard(assistant, "Ed Stone", 4, 3);
+        heard(director, "Flo Hart", 1, 2);
+        heard(assistant, "Flo Hart", 1, 4);
+        heard(director, "Ana Reed", 3, 3);
+        JsonNode pair = results("").json().path("listeners").get(0);
+        assertThat(pair.path("students").asInt()).isEqualTo(2);
+        assertThat(pair.path("marks").asInt()).isEqualTo(4);
+        assertThat(pair.path("same").asInt()).isEqualTo(2);
+        assertThat(pair.path("oneApart").asInt()).isEqualTo(1);
+        assertThat(pair.path("apart").get(0).path("name").asString()).isEqualTo("Flo Hart");
+        assertThat(pair.path("kappa").asDouble()).isBetween(-1.0, 1.0);
+        assertThat(results("&instrument=flute").json().path("listeners")).isEmpty();
+    }
+
+    @Test
+    void whatHasNoCriteriaHasNoResults() {
+        assertThat(director.get("/api/tests/" + school.id("line") + "/results?classId=" + school.id("Winds"))
+                        .sentence())
+                .isEqualTo("It is heard by ear alone, without criteria; the board shows who has it.");
+        assertThat(results("&instrument=cello").sentence())
+                .isEqualTo("Nobody there can take this: it is for other instruments.");
+        assertThat(school.substitute()
+                        .get("/api/tests/" + school.id("test") + "/results?classId=" + school.id("Winds"))
+                        .status())
+                .isEqualTo(403);
+    }
+}
