@@ -14,7 +14,7 @@ export function CatchUpTrack({ track }: { track: Track }) {
       {track.weeks.length === 0 ? (
         <p className="soft">Nothing to catch up on.</p>
       ) : (
-        <ol className="mt-1 flex gap-0 overflow-x-auto pb-2">
+        <ol aria-label="Weeks" tabIndex={0} className="mt-1 flex gap-0 overflow-x-auto pb-2">
           {track.weeks.map((week) => (
             <li
               key={week.dueOn}

@@ -75,6 +75,13 @@ class EveryScreenTest {
                     "hear " + choice.path("kind").asString(),
                     "/hear/" + choice.path("milestoneId").asString() + trumpets);
         }
+        for (JsonNode milestone : director.get("/api/library").json().path("milestones")) {
+            if (milestone.path("title").asString().startsWith("Test 2: Crab")) {
+                String test = "/hear/" + milestone.path("id").asString();
+                screens.put("test day", test + "/day" + trumpets);
+                screens.put("test results", test + "/results" + trumpets);
+            }
+        }
         screens.put("board", "/roster" + trumpets);
         screens.put("belts", "/roster/belts" + trumpets);
         screens.put("students", "/roster/students" + trumpets);
