@@ -14,23 +14,30 @@ export function CatchUpTrack({ track }: { track: Track }) {
       {track.weeks.length === 0 ? (
         <p className="soft">Nothing to catch up on.</p>
       ) : (
-        <ol aria-label="Weeks" tabIndex={0} className="mt-1 flex gap-0 overflow-x-auto pb-2">
-          {track.weeks.map((week) => (
-            <li
-              key={week.dueOn}
-              className="hairline w-36 shrink-0 border-l-[1.5px] px-2 last:border-r-[1.5px]"
-            >
-              <span className="small soft block" title={`due ${shortDay(week.dueOn)}`}>
-                {span(week.setOn, week.dueOn)}
-              </span>
-              {week.milestones.map((one) => (
-                <b key={one.milestoneId} className="block truncate leading-snug" title={one.title}>
-                  {one.shortName}
-                </b>
-              ))}
-            </li>
-          ))}
-        </ol>
+        <div
+          className="mt-1 overflow-x-auto pb-2"
+          tabIndex={0}
+          role="region"
+          aria-label={`Weeks, ${track.instrumentName}`}
+        >
+          <ol className="flex gap-0">
+            {track.weeks.map((week) => (
+              <li
+                key={week.dueOn}
+                className="hairline w-36 shrink-0 border-l-[1.5px] px-2 last:border-r-[1.5px]"
+              >
+                <span className="small soft block" title={`due ${shortDay(week.dueOn)}`}>
+                  {span(week.setOn, week.dueOn)}
+                </span>
+                {week.milestones.map((one) => (
+                  <b key={one.milestoneId} className="block truncate leading-snug" title={one.title}>
+                    {one.shortName}
+                  </b>
+                ))}
+              </li>
+            ))}
+          </ol>
+        </div>
       )}
       {track.withoutWeek.length > 0 && (
         <p className="text-error">
