@@ -206,6 +206,7 @@ class SwitchesTest {
                         .path("refused")
                         .asString())
                 .startsWith("The school year is from 2026-08-17");
+        assertThat(preview(request("-999999999-01-01", false, horn)).status()).isEqualTo(400);
         assertThat(preview(request("2026-10-19", false, horn, horn)).field()).isEqualTo("students");
         Map<String, Object> backwards = request("2026-10-19", false, horn);
         backwards.put("until", "2026-10-18");

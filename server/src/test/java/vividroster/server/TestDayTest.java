@@ -126,6 +126,10 @@ class TestDayTest {
     void whatCannotBeIsSaid() {
         assertThat(asked("test", "&minutes=0").status()).isEqualTo(400);
         assertThat(asked("test", "&together=5").status()).isEqualTo(400);
+        assertThat(director.get("/api/tests/" + school.id("test") + "/day?classId=" + school.id("Winds")
+                                + "&from=2078-01-01")
+                        .sentence())
+                .isEqualTo("The school year ends on 2027-06-11; nobody is heard after it.");
         assertThat(asked("belt", "").sentence()).isEqualTo("A belt is not heard; what fills it is.");
         assertThat(asked("test", "&instrument=cello").sentence())
                 .isEqualTo("Nobody there can take this: it is for other instruments.");

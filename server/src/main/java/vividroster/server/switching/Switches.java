@@ -264,6 +264,10 @@ class Switches {
             throw Problem.input("classId", "There is no such class any more.");
         }
         LocalDate from = request.from();
+        SchoolYear year = office.year(programId, from);
+        if (from.isBefore(year.first()) || from.isAfter(year.last())) {
+            throw Problem.input("from", "The school year is from " + year.first() + " to " + year.last() + ".");
+        }
         Seat before = seats.stream()
                 .filter(seat -> seat.classId().equals(wanted.classId()) && seat.isHeldOn(from.minusDays(1)))
                 .findFirst()

@@ -206,7 +206,10 @@ class TestDayPlans {
     /** The coming meetings of these classes, the earliest first; of the one that goes on what is left of it. */
     private List<Room> rooms(UUID programId, Set<UUID> classIds, Wish wish, LocalDate today) {
         LocalDate from = wish.from().filter(day -> day.isAfter(today)).orElse(today);
-        SchoolYear year = office.year(programId, from);
+        SchoolYear year = office.year(programId, today);
+        if (from.isAfter(year.last())) {
+            throw Problem.input("from", "The school year ends on " + year.last() + "; nobody is heard after it.");
+        }
         LocalTime now = office.timeOfDay(programId);
         List<Room> rooms = new ArrayList<>();
         for (SchoolClass schoolClass : rosters.classes(programId)) {
