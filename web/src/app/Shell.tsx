@@ -41,7 +41,7 @@ export function Shell({ me, children }: { me: Me; children: ReactNode }) {
   return (
     <div
       className={clsx(
-        "grid min-h-screen grid-cols-[minmax(0,1fr)] lg:grid-cols-[232px_minmax(0,1fr)]",
+        "grid min-h-screen grid-cols-[minmax(0,1fr)] lg:grid-cols-[232px_minmax(0,1fr)] print:block print:bg-white",
         me.lookingAround ? "grid-rows-[auto_auto_auto_1fr]" : "grid-rows-[auto_auto_1fr]",
       )}
     >

@@ -49,7 +49,7 @@ export function FolderPage({ director }: { director: boolean }) {
           ))}
         </ul>
         {director && (
-          <div className="flex flex-wrap items-start gap-x-4">
+          <div className="no-print flex flex-wrap items-start gap-x-4">
             <ChangeStudent studentId={studentId} />
             <LeaveClass studentId={studentId} name={name} seats={seats} />
             {seats.length > 0 && (
@@ -65,7 +65,9 @@ export function FolderPage({ director }: { director: boolean }) {
       </div>
       <TimeLine folder={folder.data} />
       {director && <SwitchedOn studentId={studentId} seats={seats} />}
-      <PainReports studentId={studentId} />
+      <div className="no-print">
+        <PainReports studentId={studentId} />
+      </div>
       <VariantsOfStudent studentId={studentId} />
       <div className="grid gap-x-10 lg:grid-cols-2">
         <WhatRecurs recurring={folder.data.recurring} />
@@ -75,7 +77,7 @@ export function FolderPage({ director }: { director: boolean }) {
         <div className="mb-6">
           <KeptFits studentId={studentId} name={name} />
           <Link
-            className={`${looks.smallButton} mt-2 font-semibold`}
+            className={`${looks.smallButton} no-print mt-2 font-semibold`}
             to={{ pathname: "/roster/fit", search: `${scopeSearch(search, {})}&student=${studentId}` }}
           >
             Measure a fit
@@ -115,7 +117,7 @@ export function FolderPage({ director }: { director: boolean }) {
       ))}
       <MarkLegend />
       {director && (
-        <div className="mt-8">
+        <div className="no-print mt-8">
           <EraseStudent studentId={studentId} name={name} />
         </div>
       )}

@@ -1,3 +1,4 @@
+import type { CSSProperties } from "react";
 import { Fragment } from "react";
 import { Link } from "react-router";
 import { StudentName } from "../../app/StudentName";
@@ -6,6 +7,14 @@ import { shortDay } from "../../app/days";
 import { scopeSearch, useScope } from "../../app/scope";
 import { BeltStrip } from "../../ui/BeltStrip";
 import { ProgressMark } from "../../ui/ProgressMark";
+
+/** Pixels of a sheet lying on its side, of what names a student, and of a column. */
+const PAPER = 1000;
+const NAMES = 260;
+const COLUMN = 46;
+
+/** How much smaller a table of so many columns is printed, so that none is cut off. */
+const fitOnPaper = (columns: number) => Math.min(1, PAPER / (NAMES + columns * COLUMN));
 
 export function BoardTable({ board }: { board: BoardView }) {
   const { search } = useScope();
@@ -18,7 +27,10 @@ export function BoardTable({ board }: { board: BoardView }) {
       role="region"
       aria-label="Section board"
     >
-      <table className="border-separate border-spacing-0">
+      <table
+        className="on-wide-paper border-separate border-spacing-0"
+        style={{ "--fits": fitOnPaper(board.columns.length) } as CSSProperties}
+      >
         <thead>
           <tr className="small">
             <th
