@@ -11,7 +11,7 @@ import { ProgressMark } from "../../ui/ProgressMark";
 /** Pixels of a sheet lying on its side, of what names a student, and of a column. */
 const PAPER = 1000;
 const NAMES = 260;
-const COLUMN = 46;
+const COLUMN = 49;
 
 /** How much smaller a table of so many columns is printed, so that none is cut off. */
 const fitOnPaper = (columns: number) => Math.min(1, PAPER / (NAMES + columns * COLUMN));
