@@ -190,9 +190,10 @@ class SwitchesTest {
                 wanted("Gus Pike", "Winds", "horn"));
         JsonNode students = preview(mixed).json().path("students");
         assertThat(students.get(0).has("refused")).isFalse();
-        assertThat(students.get(1).path("refused").asString()).isEqualTo("That is the instrument of before: Flute.");
+        assertThat(students.get(1).path("refused").asString())
+                .isEqualTo("No seat on another instrument is held in Winds on that day to change from.");
         assertThat(students.get(2).path("refused").asString())
-                .isEqualTo("No seat is held in Winds on that day to change from.");
+                .isEqualTo("No seat on another instrument is held in Winds on that day to change from.");
         Answer refused = director.post("/api/switches", mixed);
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.sentence()).startsWith("Ana Reed: ");

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -66,6 +67,27 @@ public final class FaultCounts {
                 .reversed()
                 .thenComparing(Counted::sign));
         return counted;
+    }
+
+    /** A fault where it was noted. @param measure empty where none was tapped; students of whom, each once */
+    public record Place(OptionalInt measure, String sign, int students) {}
+
+    /** Where it failed, most students first, then by measure. */
+    public static List<Place> places(Collection<FaultyTry> tries) {
+        Map<FaultHeard, Set<UUID>> students = new HashMap<>();
+        tries.forEach(one -> one.faults()
+                .forEach(fault ->
+                        students.computeIfAbsent(fault, f -> new HashSet<>()).add(one.studentId())));
+        return students.entrySet().stream()
+                .map(entry -> new Place(
+                        entry.getKey().measure(),
+                        entry.getKey().sign(),
+                        entry.getValue().size()))
+                .sorted(Comparator.comparingInt(Place::students)
+                        .reversed()
+                        .thenComparingInt(place -> place.measure().orElse(Integer.MAX_VALUE))
+                        .thenComparing(Place::sign))
+                .toList();
     }
 
     /** Those of one student that came back, most often first. */

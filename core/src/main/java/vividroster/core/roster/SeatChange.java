@@ -7,6 +7,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
+import vividroster.core.music.InstrumentCode;
 
 /**
  * What becomes of a student's seats in one class when they are to sit somewhere from a day on, or for some days only. What
@@ -68,6 +70,59 @@ public sealed interface SeatChange {
                 .flatMap(seat -> before(seat, lastDay.plusDays(1)).stream())
                 .toList();
         return after.isEmpty() || after.equals(before) ? Optional.empty() : Optional.of(new Reseated(before, after));
+    }
+
+    /**
+     * The seat from which somebody changes to another instrument in a class: that of the day before; of a change that was made
+     * already the last one before it, though a weekend lies between; of one that is taken back the one held on that day.
+     *
+     * @param seats of the student, in any class and at any time
+     * @return empty where none is held then, or where it is on that instrument already
+     */
+    static Optional<Seat> from(Collection<Seat> seats, UUID classId, InstrumentCode to, LocalDate day) {
+        List<Seat> own = ofClass(seats, classId);
+        boolean made = own.stream()
+                .anyMatch(
+                        seat -> seat.startsOn().equals(day) && seat.instrument().equals(to));
+        return Stream.of(
+                        own.stream().filter(seat -> seat.isHeldOn(day.minusDays(1))),
+                        own.reversed().stream()
+                                .filter(seat -> made && seat.startsOn().isBefore(day)),
+                        own.stream().filter(seat -> seat.isHeldOn(day)))
+                .flatMap(some -> some)
+                .filter(seat -> !seat.instrument().equals(to))
+                .findFirst();
+    }
+
+    /** A lasting change of instrument in one class. */
+    record Switch(Seat before, Seat after) {}
+
+    /**
+     * The last change of instrument in each class that has lasted, the latest first; who came back to an instrument only
+     * borrowed the other one.
+     *
+     * @param seats of one student
+     */
+    static List<Switch> lasting(Collection<Seat> seats) {
+        return seats.stream()
+                .map(Seat::classId)
+                .distinct()
+                .flatMap(classId -> {
+                    List<Seat> own = ofClass(seats, classId);
+                    Seat last = own.getLast();
+                    int before = own.size() - 1;
+                    while (before >= 0 && own.get(before).instrument().equals(last.instrument())) {
+                        before--;
+                    }
+                    boolean cameBack = own.subList(0, before + 1).stream()
+                            .anyMatch(seat -> seat.instrument().equals(last.instrument()));
+                    return before < 0 || cameBack
+                            ? Stream.of()
+                            : Stream.of(new Switch(own.get(before), own.get(before + 1)));
+                })
+                .sorted(Comparator.comparing((Switch one) -> one.after().startsOn())
+                        .reversed())
+                .toList();
     }
 
     private static List<Seat> ofClass(Collection<Seat> seats, UUID classId) {

@@ -1,12 +1,12 @@
 package vividroster.core.season;
 
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import vividroster.core.progress.Evidence;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.SchoolYear.Week;
@@ -25,11 +25,11 @@ public record CatchUp(List<MilestoneOrder> orders, List<UUID> withoutWeek) {
     }
 
     /**
-     * One week of the track in each week of meeting from the day they come, due on the last meeting of it. The same press makes
-     * the same ids.
+     * One week of the track in each week of meeting from the day they come, due on the last meeting of it.
      *
      * @param whom of one class
      * @param track week by week
+     * @param ids of the orders
      * @param evidence that can make the pass, by milestone; what counts by default where a milestone is not named
      */
     public static CatchUp of(
@@ -37,7 +37,8 @@ public record CatchUp(List<MilestoneOrder> orders, List<UUID> withoutWeek) {
             List<List<UUID>> track,
             Map<UUID, Set<Evidence>> evidence,
             ClassTimes times,
-            SchoolYear year) {
+            SchoolYear year,
+            Supplier<UUID> ids) {
         List<List<LocalDate>> weeks = times.weeksFrom(year, whom.since()).stream()
                 .map((Week week) -> times.daysIn(year, week).stream()
                         .filter(day -> !day.isBefore(whom.since()))
@@ -54,7 +55,7 @@ public record CatchUp(List<MilestoneOrder> orders, List<UUID> withoutWeek) {
             List<LocalDate> days = weeks.get(i);
             track.get(i)
                     .forEach(milestoneId -> orders.add(new MilestoneOrder(
-                            UUID.nameUUIDFromBytes((milestoneId + " for " + whom).getBytes(StandardCharsets.UTF_8)),
+                            ids.get(),
                             milestoneId,
                             days.getFirst(),
                             days.getLast(),

@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -77,6 +78,25 @@ public record MeetingPattern(List<Slot> slots) {
                     ? OptionalInt.of(
                             (int) Math.max(0, Duration.between(startsAt, now).toMinutes()))
                     : OptionalInt.empty();
+        }
+
+        /** What is left of the end of a meeting. @param begins the first moment of it, to the minute; seconds more than 0 */
+        public record End(LocalTime begins, int seconds) {}
+
+        /**
+         * The last minutes of it, as far as they are still to come; empty where it is over.
+         *
+         * @param most minutes at its end; all of it where it has no more
+         * @param now of its day; the beginning of the day for a day to come
+         */
+        public Optional<End> lastMinutes(int most, LocalTime now) {
+            LocalTime ends = startsAt.plusMinutes(minutes);
+            LocalTime begins = startsAt.plusMinutes(Math.max(0, minutes - most));
+            LocalTime first = now.isAfter(begins) ? now.truncatedTo(ChronoUnit.MINUTES) : begins;
+            return first.isBefore(ends)
+                    ? Optional.of(
+                            new End(first, (int) Duration.between(first, ends).toSeconds()))
+                    : Optional.empty();
         }
 
         /**

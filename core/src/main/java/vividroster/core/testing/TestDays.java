@@ -1,6 +1,7 @@
 package vividroster.core.testing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -141,7 +142,7 @@ public record TestDays(List<Slot> slots, List<String> left, int bound, boolean p
         }
 
         private void clear() {
-            java.util.Arrays.fill(in, -1);
+            Arrays.fill(in, -1);
             for (int p = 0; p < room.length; p++) {
                 room[p] = periods.get(p).seconds();
             }

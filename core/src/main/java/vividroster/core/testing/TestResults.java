@@ -1,6 +1,7 @@
 package vividroster.core.testing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -59,7 +60,7 @@ public record TestResults(List<OfCriterion> criteria, OptionalInt weakest, List<
             }
             ofCriteria.add(new OfCriterion(
                     criterion.ordinal(),
-                    java.util.Arrays.stream(counts).boxed().toList(),
+                    Arrays.stream(counts).boxed().toList(),
                     underFloor,
                     heard.isEmpty() ? 0 : 1.0 * sum / (heard.size() * criterion.topPoints())));
         }

@@ -39,12 +39,15 @@ class TrailQueries {
     private static final Evidence[] EVIDENCE = Evidence.values();
     private static final Outcome[] OUTCOMES = Outcome.values();
 
-    private static final int MOST_STUDENTS = 5_000;
+    /** Of a few hundred bytes each. */
+    private static final long MOST_TRAILS = 150_000;
 
     private final JdbcClient jdbc;
     /** What was read of students once, good as long as the database says that it is in the same state. */
-    private final Cache<Whose, Known> read =
-            Caffeine.newBuilder().maximumSize(MOST_STUDENTS).build();
+    private final Cache<Whose, Known> read = Caffeine.newBuilder()
+            .maximumWeight(MOST_TRAILS)
+            .weigher((Whose whose, Known known) -> known.trails().size())
+            .build();
 
     TrailQueries(JdbcClient jdbc) {
         this.jdbc = jdbc;

@@ -28,6 +28,7 @@ import vividroster.core.progress.InstrumentSwitch;
 import vividroster.core.progress.InstrumentSwitch.Between;
 import vividroster.core.progress.InstrumentSwitch.Track;
 import vividroster.core.roster.Seat;
+import vividroster.core.roster.SeatChange;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Assignment;
 import vividroster.core.season.CatchUp;
@@ -40,6 +41,7 @@ import vividroster.server.hearing.Progress.Sheet;
 import vividroster.server.lines.HandsOnLines;
 import vividroster.server.office.Office;
 import vividroster.server.orders.Orders;
+import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -90,8 +92,7 @@ class Switches {
     private record Section(UUID classId, InstrumentCode instrument, String division) {}
 
     /** One student who can change. @param after the seats in that class as they will be held */
-    private record Change(
-            SwitchWanted wanted, Student student, InstrumentCode from, List<Seat> seats, List<Seat> after) {
+    private record Change(SwitchWanted wanted, Student student, InstrumentCode from, List<Seat> after) {
 
         Player old() {
             return new Player(student.id(), from);
@@ -103,23 +104,6 @@ class Switches {
 
         Section to() {
             return new Section(wanted.classId(), wanted.instrument(), Switches.division(wanted));
-        }
-
-        /** All seats of the student, as they will be held. */
-        List<Seat> held() {
-            List<Seat> held = new ArrayList<>(seats.stream()
-                    .filter(seat -> !seat.classId().equals(wanted.classId()))
-                    .toList());
-            held.addAll(after);
-            return held;
-        }
-
-        /** Classes in which the old instrument is played on a day all the same. */
-        Set<UUID> keepsOldIn(LocalDate day) {
-            return held().stream()
-                    .filter(seat -> seat.isHeldOn(day) && seat.instrument().equals(from))
-                    .map(Seat::classId)
-                    .collect(Collectors.toCollection(LinkedHashSet::new));
         }
     }
 
@@ -225,6 +209,7 @@ class Switches {
                 changes.add(change(
                         programId,
                         request,
+                        year,
                         classes.get(wanted.classId()),
                         student,
                         held.getOrDefault(wanted.studentId(), List.of()),
@@ -234,7 +219,7 @@ class Switches {
                 told.put(wanted, Told.One.refused(student, problem));
             }
         }
-        Facts facts = facts(programId, changes, year);
+        Facts facts = facts(programId, changes, held, year);
         Map<Change, InstrumentSwitch> means = new LinkedHashMap<>();
         changes.forEach(change -> means.put(change, means(programId, change, facts, from)));
         means.forEach((change, meaning) -> told.put(
@@ -244,7 +229,7 @@ class Switches {
                         Optional.of(change.from()),
                         Optional.of(meaning),
                         dueWithSection(change, facts),
-                        change.keepsOldIn(from),
+                        keepsOldIn(change, facts, from),
                         Optional.empty())));
         List<SectionTrack> tracks = request.until() == null ? tracks(programId, means, facts, from, year) : List.of();
         return new Told(told, tracks, facts.sheet().milestones(), from);
@@ -253,6 +238,7 @@ class Switches {
     private Change change(
             UUID programId,
             SwitchRequest request,
+            SchoolYear year,
             SchoolClass schoolClass,
             Student student,
             List<Seat> seats,
@@ -264,62 +250,44 @@ class Switches {
             throw Problem.input("classId", "There is no such class any more.");
         }
         LocalDate from = request.from();
-        SchoolYear year = office.year(programId, from);
         if (from.isBefore(year.first()) || from.isAfter(year.last())) {
             throw Problem.input("from", "The school year is from " + year.first() + " to " + year.last() + ".");
         }
-        Seat before = seats.stream()
-                .filter(seat -> seat.classId().equals(wanted.classId()) && seat.isHeldOn(from.minusDays(1)))
-                .findFirst()
-                .or(() -> beforeTheChange(seats, wanted, from))
-                .or(() -> seats.stream()
-                        .filter(seat -> seat.classId().equals(wanted.classId()) && seat.isHeldOn(from))
-                        .findFirst())
+        Seat before = SeatChange.from(seats, wanted.classId(), wanted.instrument(), from)
                 .orElseThrow(() -> Problem.input(
-                        "from", "No seat is held in " + schoolClass.name() + " on that day to change from."));
-        if (before.instrument().equals(wanted.instrument())) {
-            throw Problem.input(
-                    "instrument",
-                    "That is the instrument of before: "
-                            + catalog.withCode(before.instrument()).name() + ".");
-        }
+                        "from",
+                        "No seat on another instrument is held in " + schoolClass.name()
+                                + " on that day to change from."));
         Seating.Planned planned = seating.planned(programId, schoolClass, seats, seat(wanted, from, request.until()));
         planned.refused().ifPresent(problem -> {
             throw problem;
         });
-        return new Change(wanted, student, before.instrument(), seats, planned.after());
-    }
-
-    /** Of a change that was made already, with a weekend between perhaps: the last seat before it. */
-    private static Optional<Seat> beforeTheChange(List<Seat> seats, SwitchWanted wanted, LocalDate from) {
-        List<Seat> ofClass = seats.stream()
-                .filter(seat -> seat.classId().equals(wanted.classId()))
-                .toList();
-        boolean made = ofClass.stream()
-                .anyMatch(seat ->
-                        seat.startsOn().equals(from) && seat.instrument().equals(wanted.instrument()));
-        return ofClass.stream()
-                .filter(seat -> made && seat.startsOn().isBefore(from))
-                .max(Comparator.comparing(Seat::startsOn));
+        return new Change(wanted, student, before.instrument(), planned.after());
     }
 
     /**
      * What is asked once for all of them.
      *
+     * @param seats all of each student, as they will be held after all changes
      * @param track what somebody who had been there the whole year would have been set, by section, in the order met
      */
-    private record Facts(Sheet sheet, Map<Section, Map<UUID, Assignment>> track) {}
+    private record Facts(Sheet sheet, Map<UUID, List<Seat>> seats, Map<Section, Map<UUID, Assignment>> track) {}
 
-    private Facts facts(UUID programId, List<Change> changes, SchoolYear year) {
+    private Facts facts(UUID programId, List<Change> changes, Map<UUID, List<Seat>> before, SchoolYear year) {
         Map<Section, Player> always = new LinkedHashMap<>();
-        List<Seat> seats = new ArrayList<>();
+        Map<UUID, List<Seat>> after = new HashMap<>();
         Set<UUID> heard = new HashSet<>();
         changes.forEach(change -> {
             // Somebody made up who sat in the section from the first day shows what it was set.
             always.computeIfAbsent(change.to(), section -> new Player(UUID.randomUUID(), section.instrument()));
-            seats.addAll(change.held());
+            List<Seat> held = after.computeIfAbsent(
+                    change.student().id(), id -> new ArrayList<>(before.getOrDefault(id, List.of())));
+            held.removeIf(seat -> seat.classId().equals(change.wanted().classId()));
+            held.addAll(change.after());
             heard.addAll(progress.heardOn(programId, change.student().id()).keySet());
         });
+        List<Seat> seats =
+                new ArrayList<>(after.values().stream().flatMap(List::stream).toList());
         always.forEach((section, player) -> seats.add(new Seat(
                 player.studentId(),
                 section.classId(),
@@ -333,7 +301,7 @@ class Switches {
                 Question.of(seats, year.last()).withBelts().also(heard).forEverybody());
         Map<Section, Map<UUID, Assignment>> track = new HashMap<>();
         always.forEach((section, player) -> track.put(section, inOrder(sheet.assigned(player), sheet)));
-        return new Facts(sheet, track);
+        return new Facts(sheet, after, track);
     }
 
     /** By due day, then by the day it was set, then as on the shelf. */
@@ -373,7 +341,7 @@ class Switches {
                         to,
                         sheet.standings().getOrDefault(change.old(), Map.of()),
                         sheet.standings().getOrDefault(change.fresh(), Map.of()),
-                        !change.keepsOldIn(from).isEmpty()),
+                        !keepsOldIn(change, facts, from).isEmpty()),
                 milestones,
                 new Track(missed, withSection, hands.notes(programId, classId, lines, to)),
                 sheet.belts(),
@@ -385,6 +353,14 @@ class Switches {
         return ids.stream()
                 .filter(id -> milestones.containsKey(id) && milestones.get(id).kind() == MilestoneKind.LINE)
                 .toList();
+    }
+
+    /** Classes in which the old instrument is played on a day all the same. */
+    private static Set<UUID> keepsOldIn(Change change, Facts facts, LocalDate day) {
+        return facts.seats().get(change.student().id()).stream()
+                .filter(seat -> seat.isHeldOn(day) && seat.instrument().equals(change.from()))
+                .map(Seat::classId)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     private static Map<UUID, LocalDate> dueWithSection(Change change, Facts facts) {
@@ -428,7 +404,8 @@ class Switches {
                                     notes),
                             evidence,
                             rosters.schoolClass(programId, whom.classId()).times(),
-                            year)));
+                            year,
+                            Ids::next)));
         });
         return tracks;
     }

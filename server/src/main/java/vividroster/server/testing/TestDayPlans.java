@@ -7,7 +7,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -15,24 +14,25 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
-import vividroster.core.testing.HeardTogether;
 import vividroster.core.testing.HeardTogether.Waiting;
 import vividroster.core.testing.HearingPace;
 import vividroster.core.testing.HearingQueue.LeftOut;
 import vividroster.core.testing.HearingTime;
-import vividroster.core.testing.TestDays;
+import vividroster.core.testing.TestDayPlan;
+import vividroster.core.testing.TestDayPlan.Room;
+import vividroster.core.testing.TestDayPlan.Terms;
 import vividroster.core.testing.TestDays.Slot;
-import vividroster.core.testing.TestDays.Unit;
 import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Queue;
 import vividroster.server.hearing.HearingRuns.Seated;
@@ -103,14 +103,19 @@ class TestDayPlans {
     record Wish(UUID milestoneId, SectionScope scope, Optional<LocalDate> from, int minutes, int together) {}
 
     /** A meeting of a class with room for the test. @param begins when the first is heard */
-    private record Room(String id, SchoolClass schoolClass, LocalDate on, Meeting at, LocalTime begins, int seconds) {}
+    private record Held(String id, SchoolClass schoolClass, LocalDate on, Meeting at, LocalTime begins, int seconds) {
+
+        Room room() {
+            return new Room(id, schoolClass.id(), seconds);
+        }
+    }
 
     /** @throws Problem where the milestone is a belt, or the sections are empty */
     @Transactional(readOnly = true)
     TestDayView plan(SignedIn person, Wish wish) {
         UUID programId = person.programId();
         Milestone milestone = library.milestone(programId, wish.milestoneId());
-        if (milestone.kind() == vividroster.core.curriculum.MilestoneKind.BELT) {
+        if (milestone.kind() == MilestoneKind.BELT) {
             throw Problem.input("milestoneId", "A belt is not heard; what fills it is.");
         }
         LocalDate today = office.today(programId);
@@ -128,13 +133,15 @@ class TestDayPlans {
         Set<UUID> classIds = rows.stream().map(row -> row.seat().classId()).collect(Collectors.toSet());
         Duration planned = runs.perStudent(programId, milestone);
         HearingPace pace = runs.pace(person, classIds, milestone, today);
-        List<Room> rooms = rooms(programId, classIds, wish, today);
+        List<Held> meetings = meetings(programId, classIds, wish, today);
+        List<Room> rooms = meetings.stream().map(Held::room).toList();
+        Terms terms = new Terms(planned, pace, time);
         List<Waiting> waiting = queue.called().order().stream()
                 .map(byId::get)
                 .map(row -> new Waiting(
                         row.student().id(), row.seat().classId(), row.seat().instrument()))
                 .toList();
-        Plan plan = plan(waiting, wish.together(), rooms, pace, planned);
+        TestDayPlan plan = TestDayPlan.of(waiting, wish.together(), rooms, terms);
         return new TestDayView(
                 milestone.id(),
                 milestone.kind(),
@@ -146,72 +153,25 @@ class TestDayPlans {
                         (int) planned.toSeconds(),
                         (int) pace.perStudent().toSeconds(),
                         pace.learntFrom()),
-                periods(plan, rooms, byId, office.year(programId, today), today),
+                periods(plan, meetings, byId, office.year(programId, today), today),
                 leftOut(rows, queue, DONE).map(this::student).toList(),
                 makeUp(rows, queue, plan, byId),
                 plan.days().bound(),
                 plan.days().proven(),
-                sooner(waiting, wish.together(), plan, rooms, pace, planned));
-    }
-
-    /** @param groups by the id of their unit */
-    private record Plan(TestDays days, Map<String, List<Waiting>> groups, Map<String, Integer> seconds) {
-
-        long periodsUsed() {
-            return days.slots().stream().map(Slot::period).distinct().count();
-        }
-
-        List<UUID> withoutRoom() {
-            return days.left().stream()
-                    .flatMap(id -> groups.get(id).stream())
-                    .map(Waiting::studentId)
-                    .toList();
-        }
-    }
-
-    private Plan plan(List<Waiting> waiting, int together, List<Room> rooms, HearingPace pace, Duration planned) {
-        Map<String, List<Waiting>> groups = new LinkedHashMap<>();
-        Map<String, Integer> seconds = new HashMap<>();
-        List<Unit> units = new ArrayList<>();
-        for (List<Waiting> group : HeardTogether.of(waiting, together)) {
-            String id = group.getFirst().studentId().toString();
-            groups.put(id, group);
-            int takes = (int) pace.stretched(planned, time.together(planned, group.size()))
-                    .toSeconds();
-            seconds.put(id, takes);
-            units.add(new Unit(
-                    id,
-                    group.stream().map(one -> one.studentId().toString()).toList(),
-                    takes,
-                    rooms.stream()
-                            .filter(room -> room.schoolClass()
-                                    .id()
-                                    .equals(group.getFirst().classId()))
-                            .map(Room::id)
-                            .collect(Collectors.toSet())));
-        }
-        // Whose class does not meet any more is tied to no period; that must not read as to any.
-        List<Unit> possible =
-                units.stream().filter(unit -> !unit.periods().isEmpty()).toList();
-        TestDays days = TestDays.of(
-                rooms.stream()
-                        .map(room -> new TestDays.Period(room.id(), room.seconds()))
-                        .toList(),
-                possible);
-        List<String> left = new ArrayList<>(days.left());
-        units.stream().filter(unit -> unit.periods().isEmpty()).map(Unit::id).forEach(left::add);
-        return new Plan(new TestDays(days.slots(), left, days.bound(), days.proven()), groups, seconds);
+                plan.sooner(waiting, wish.together(), rooms, terms)
+                        .map(sooner -> new SoonerView(sooner.together(), sooner.periods()))
+                        .orElse(null));
     }
 
     /** The coming meetings of these classes, the earliest first; of the one that goes on what is left of it. */
-    private List<Room> rooms(UUID programId, Set<UUID> classIds, Wish wish, LocalDate today) {
+    private List<Held> meetings(UUID programId, Set<UUID> classIds, Wish wish, LocalDate today) {
         LocalDate from = wish.from().filter(day -> day.isAfter(today)).orElse(today);
         SchoolYear year = office.year(programId, today);
         if (from.isAfter(year.last())) {
             throw Problem.input("from", "The school year ends on " + year.last() + "; nobody is heard after it.");
         }
         LocalTime now = office.timeOfDay(programId);
-        List<Room> rooms = new ArrayList<>();
+        List<Held> meetings = new ArrayList<>();
         for (SchoolClass schoolClass : rosters.classes(programId)) {
             if (!classIds.contains(schoolClass.id())) {
                 continue;
@@ -219,31 +179,26 @@ class TestDayPlans {
             from.datesUntil(from.plusDays(DAYS_AHEAD))
                     .forEach(day -> schoolClass
                             .on(year, day)
-                            .flatMap(at ->
-                                    room(schoolClass, day, at, wish.minutes(), day.equals(today) ? now : LocalTime.MIN))
-                            .ifPresent(rooms::add));
+                            .flatMap(at -> at.lastMinutes(wish.minutes(), day.equals(today) ? now : LocalTime.MIN)
+                                    .map(end -> new Held(
+                                            schoolClass.id() + "@" + day,
+                                            schoolClass,
+                                            day,
+                                            at,
+                                            end.begins(),
+                                            end.seconds())))
+                            .ifPresent(meetings::add));
         }
-        rooms.sort(
-                Comparator.comparing(Room::on).thenComparing(room -> room.at().startsAt()));
-        return rooms.stream().limit(MOST_PERIODS).toList();
-    }
-
-    private static Optional<Room> room(SchoolClass schoolClass, LocalDate day, Meeting at, int minutes, LocalTime now) {
-        LocalTime ends = at.startsAt().plusMinutes(at.minutes());
-        LocalTime begins = at.startsAt().plusMinutes(Math.max(0, at.minutes() - minutes));
-        LocalTime first = now.isAfter(begins) ? now.truncatedTo(ChronoUnit.MINUTES) : begins;
-        if (!first.isBefore(ends)) {
-            return Optional.empty();
-        }
-        return Optional.of(new Room(schoolClass.id() + "@" + day, schoolClass, day, at, first, (int)
-                Duration.between(first, ends).toSeconds()));
+        meetings.sort(
+                Comparator.comparing(Held::on).thenComparing(held -> held.at().startsAt()));
+        return meetings.stream().limit(MOST_PERIODS).toList();
     }
 
     private List<TestPeriodView> periods(
-            Plan plan, List<Room> rooms, Map<UUID, Seated> byId, SchoolYear year, LocalDate today) {
+            TestDayPlan plan, List<Held> meetings, Map<UUID, Seated> byId, SchoolYear year, LocalDate today) {
         Map<String, List<Slot>> slots = plan.days().slots().stream()
                 .collect(Collectors.groupingBy(Slot::period, LinkedHashMap::new, Collectors.toList()));
-        return rooms.stream()
+        return meetings.stream()
                 .filter(room -> slots.containsKey(room.id()))
                 .map(room -> new TestPeriodView(
                         room.id(),
@@ -257,7 +212,7 @@ class TestDayPlans {
                         room.at().minutes(),
                         room.seconds() / 60,
                         slots.get(room.id()).stream()
-                                .mapToInt(slot -> plan.seconds().get(slot.unit()))
+                                .mapToInt(slot -> plan.groups().get(slot.unit()).seconds())
                                 .sum(),
                         slots.get(room.id()).stream()
                                 .map(slot -> slot(slot, plan, room, byId))
@@ -265,14 +220,14 @@ class TestDayPlans {
                 .toList();
     }
 
-    private TestSlotView slot(Slot slot, Plan plan, Room room, Map<UUID, Seated> byId) {
+    private TestSlotView slot(Slot slot, TestDayPlan plan, Held room, Map<UUID, Seated> byId) {
         return new TestSlotView(
                 room.begins()
                         .plusSeconds(slot.startSecond())
                         .truncatedTo(ChronoUnit.MINUTES)
                         .toString(),
-                plan.seconds().get(slot.unit()),
-                plan.groups().get(slot.unit()).stream()
+                plan.groups().get(slot.unit()).seconds(),
+                plan.groups().get(slot.unit()).students().stream()
                         .map(one -> student(byId.get(one.studentId())))
                         .toList());
     }
@@ -284,14 +239,14 @@ class TestDayPlans {
                 catalog.withCode(row.seat().instrument()).name());
     }
 
-    private static java.util.stream.Stream<Seated> leftOut(List<Seated> rows, Queue queue, Set<LeftOut> why) {
+    private static Stream<Seated> leftOut(List<Seated> rows, Queue queue, Set<LeftOut> why) {
         return rows.stream().filter(row -> {
             LeftOut because = queue.called().leftOut().get(row.student().id());
             return because != null && why.contains(because);
         });
     }
 
-    private List<MakeUpView> makeUp(List<Seated> rows, Queue queue, Plan plan, Map<UUID, Seated> byId) {
+    private List<MakeUpView> makeUp(List<Seated> rows, Queue queue, TestDayPlan plan, Map<UUID, Seated> byId) {
         Map<UUID, LeftOut> because = new LinkedHashMap<>();
         leftOut(rows, queue, MAKES_UP)
                 .forEach(row -> because.put(
@@ -307,25 +262,5 @@ class TestDayPlans {
                         catalog.withCode(row.seat().instrument()).name(),
                         because.get(row.student().id())))
                 .toList();
-    }
-
-    /** The fewest heard together that end it in fewer periods, or that leave fewer without room. */
-    private SoonerView sooner(
-            List<Waiting> waiting, int together, Plan plan, List<Room> rooms, HearingPace pace, Duration planned) {
-        for (int more = together + 1; more <= HeardTogether.MOST; more++) {
-            Plan other = plan(waiting, more, rooms, pace, planned);
-            boolean fewerLeft = other.withoutRoom().size() < plan.withoutRoom().size();
-            boolean earlier =
-                    other.withoutRoom().size() == plan.withoutRoom().size() && other.periodsUsed() < plan.periodsUsed();
-            if (fewerLeft || earlier) {
-                return new SoonerView(more, (int) other.periodsUsed());
-            }
-        }
-        return null;
-    }
-
-    /** By id. */
-    Map<UUID, SchoolClass> classes(UUID programId) {
-        return rosters.classes(programId).stream().collect(Collectors.toMap(SchoolClass::id, Function.identity()));
     }
 }

@@ -3,7 +3,6 @@ package vividroster.server.testing;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,17 +22,18 @@ import vividroster.core.curriculum.PassRule;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.AttemptLedger;
+import vividroster.core.progress.Capped;
 import vividroster.core.progress.CriterionMark;
-import vividroster.core.progress.FaultHeard;
+import vividroster.core.progress.FaultCounts;
+import vividroster.core.progress.FaultCounts.FaultyTry;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
-import vividroster.core.testing.Agreement;
 import vividroster.core.testing.Agreement.Measured;
-import vividroster.core.testing.Agreement.Pair;
 import vividroster.core.testing.TestResults;
 import vividroster.core.testing.TestResults.Heard;
 import vividroster.core.testing.TestResults.OfCriterion;
 import vividroster.core.testing.TestResults.OfStudent;
+import vividroster.core.testing.TwoListeners;
 import vividroster.server.hearing.HeardAttempt;
 import vividroster.server.hearing.Hearing;
 import vividroster.server.hearing.HearingRuns;
@@ -245,111 +245,67 @@ class TestResultPages {
     }
 
     private static List<FailedView> failed(List<HeardAttempt> counted) {
-        record Place(OptionalInt measure, String sign) {}
-        Map<Place, Long> places = counted.stream()
-                .flatMap(heard -> heard.beside().faults().stream()
-                        .map((FaultHeard fault) -> new Place(fault.measure(), fault.sign()))
-                        .distinct())
-                .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
-        return places.entrySet().stream()
-                .sorted(Map.Entry.<Place, Long>comparingByValue()
-                        .reversed()
-                        .thenComparing(entry -> entry.getKey().measure().orElse(Integer.MAX_VALUE))
-                        .thenComparing(entry -> entry.getKey().sign()))
-                .limit(MOST_FAILED)
-                .map(entry -> new FailedView(
-                        entry.getKey().measure().isPresent()
-                                ? entry.getKey().measure().getAsInt()
-                                : null,
-                        entry.getKey().sign(),
-                        entry.getValue().intValue()))
+        return Capped.of(
+                        FaultCounts.places(counted.stream()
+                                .map(heard -> new FaultyTry(
+                                        heard.attempt().studentId(),
+                                        heard.attempt().milestoneId(),
+                                        heard.attempt().heardOn(),
+                                        heard.beside().faults()))
+                                .toList()),
+                        MOST_FAILED)
+                .shown()
+                .stream()
+                .map(place -> new FailedView(
+                        place.measure().isPresent() ? place.measure().getAsInt() : null,
+                        place.sign(),
+                        place.students()))
                 .toList();
     }
-
-    /** What two people gave one student on one day. */
-    private record Both(UUID studentId, HeardAttempt first, HeardAttempt second) {}
 
     private List<ListenersView> listeners(UUID programId, List<Seated> rows, Known known, Map<UUID, Seated> byId) {
-        Map<List<UUID>, List<Both>> pairs = new LinkedHashMap<>();
-        for (Seated row : rows) {
-            Map<LocalDate, Map<UUID, HeardAttempt>> days = new LinkedHashMap<>();
-            known.tries()
-                    .getOrDefault(row.student().id(), List.of())
-                    .forEach(heard -> days.computeIfAbsent(heard.attempt().heardOn(), day -> new LinkedHashMap<>())
-                            .put(heard.heardBy(), heard));
-            days.values().forEach(byListener -> {
-                List<UUID> people = byListener.keySet().stream().sorted().toList();
-                for (int i = 0; i < people.size(); i++) {
-                    for (int j = i + 1; j < people.size(); j++) {
-                        pairs.computeIfAbsent(List.of(people.get(i), people.get(j)), two -> new ArrayList<>())
-                                .add(new Both(
-                                        row.student().id(),
-                                        byListener.get(people.get(i)),
-                                        byListener.get(people.get(j))));
-                    }
-                }
-            });
-        }
-        Map<UUID, String> names = hearing.namesOfHearers(
-                programId, known.tries().values().stream().flatMap(List::stream).toList());
-        return pairs.entrySet().stream()
-                .sorted(Comparator.comparing((Map.Entry<List<UUID>, List<Both>> entry) ->
-                                entry.getValue().size())
-                        .reversed())
-                .map(entry -> listeners(entry.getKey(), entry.getValue(), names, known.milestone(), byId))
+        List<HeardAttempt> heard = rows.stream()
+                .flatMap(row -> known.tries().getOrDefault(row.student().id(), List.of()).stream())
+                .toList();
+        Map<UUID, String> names = hearing.namesOfHearers(programId, heard);
+        Map<Integer, String> criteria =
+                known.milestone().criteria().stream().collect(Collectors.toMap(Criterion::ordinal, Criterion::name));
+        return TwoListeners.of(
+                        heard.stream()
+                                .map(one -> new TwoListeners.Heard(
+                                        one.attempt().studentId(),
+                                        one.heardBy(),
+                                        one.attempt().heardOn(),
+                                        one.attempt().marks()))
+                                .toList(),
+                        known.milestone().criteria(),
+                        known.milestone().id().getLeastSignificantBits())
+                .stream()
+                .map(pair -> view(pair, names, criteria, byId))
                 .toList();
     }
 
-    private static ListenersView listeners(
-            List<UUID> people, List<Both> both, Map<UUID, String> names, Milestone milestone, Map<UUID, Seated> byId) {
-        List<List<Pair>> byStudent = new ArrayList<>();
-        List<ApartView> apart = new ArrayList<>();
-        int same = 0;
-        int oneApart = 0;
-        for (Both one : both) {
-            Map<Integer, Integer> first = points(one.first());
-            Map<Integer, Integer> second = points(one.second());
-            List<Pair> marks = new ArrayList<>();
-            for (Criterion criterion : milestone.criteria()) {
-                Pair pair = new Pair(
-                        first.getOrDefault(criterion.ordinal(), 0), second.getOrDefault(criterion.ordinal(), 0));
-                marks.add(pair);
-                int distance = Math.abs(pair.first() - pair.second());
-                same += distance == 0 ? 1 : 0;
-                oneApart += distance == 1 ? 1 : 0;
-                if (distance > 1) {
-                    apart.add(new ApartView(
-                            one.studentId(),
-                            byId.get(one.studentId()).student().name(),
-                            criterion.name(),
-                            pair.first(),
-                            pair.second()));
-                }
-            }
-            byStudent.add(marks);
-        }
-        Agreement agreement = Agreement.of(byStudent, milestone.id().getLeastSignificantBits());
-        Optional<Measured> measured = agreement instanceof Measured told ? Optional.of(told) : Optional.empty();
-        List<Pair> all = byStudent.stream().flatMap(List::stream).toList();
+    private static ListenersView view(
+            TwoListeners pair, Map<UUID, String> names, Map<Integer, String> criteria, Map<UUID, Seated> byId) {
+        Optional<Measured> measured = pair.agreement() instanceof Measured told ? Optional.of(told) : Optional.empty();
         return new ListenersView(
-                names.get(people.get(0)),
-                names.get(people.get(1)),
-                both.size(),
-                all.size(),
-                same,
-                oneApart,
-                apart,
-                all.stream()
-                        .mapToInt(pair -> pair.first() - pair.second())
-                        .average()
-                        .orElse(0),
+                names.get(pair.first()),
+                names.get(pair.second()),
+                pair.students(),
+                pair.marks(),
+                pair.same(),
+                pair.oneApart(),
+                pair.apart().stream()
+                        .map(one -> new ApartView(
+                                one.studentId(),
+                                byId.get(one.studentId()).student().name(),
+                                criteria.get(one.ordinal()),
+                                one.first(),
+                                one.second()))
+                        .toList(),
+                pair.difference(),
                 measured.map(Measured::kappa).orElse(null),
                 measured.map(Measured::low).orElse(null),
                 measured.map(Measured::high).orElse(null));
-    }
-
-    private static Map<Integer, Integer> points(HeardAttempt heard) {
-        return heard.attempt().marks().stream()
-                .collect(Collectors.toMap(CriterionMark::ordinal, CriterionMark::points));
     }
 }
