@@ -64,7 +64,7 @@ export function FolderPage({ director }: { director: boolean }) {
         )}
       </div>
       <TimeLine folder={folder.data} />
-      {director && <SwitchedOn studentId={studentId} seats={seats} />}
+      {director && <SwitchedOn studentId={studentId} switches={folder.data.switches} />}
       <div className="no-print">
         <PainReports studentId={studentId} />
       </div>

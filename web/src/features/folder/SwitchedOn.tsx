@@ -3,39 +3,35 @@ import { longDay } from "../../app/days";
 import type { Folder, SwitchView } from "../../api/types";
 import { handSentence } from "../switching/switchRows";
 import { switchesQuery } from "../switching/switches.queries";
-import { switchesOf, type SwitchOf } from "./switchesOf";
+
+type Switch = Folder["switches"][number];
 
 interface Props {
   studentId: string;
-  seats: Folder["seats"];
+  switches: Folder["switches"];
 }
 
-/** What came along when a student changed instrument, and what opened anew. */
-export function SwitchedOn({ studentId, seats }: Props) {
-  return switchesOf(seats).map((one) => (
-    <OneSwitch key={one.after.classId + one.after.startsOn} studentId={studentId} change={one} />
-  ));
+/** What came along when a student changed instrument, and what is still open. */
+export function SwitchedOn({ studentId, switches }: Props) {
+  return switches.map((one) => <OneSwitch key={one.classId + one.on} studentId={studentId} change={one} />);
 }
 
-function OneSwitch({ studentId, change }: { studentId: string; change: SwitchOf }) {
-  const { before, after } = change;
+function OneSwitch({ studentId, change }: { studentId: string; change: Switch }) {
   const told = useQuery(
     switchesQuery({
-      from: after.startsOn,
+      from: change.on,
       catchUp: false,
-      students: [
-        { studentId, classId: after.classId, instrument: after.instrument, division: after.division },
-      ],
+      students: [{ studentId, classId: change.classId, instrument: change.to, division: change.division }],
     }),
   );
   const view = told.data?.students[0];
   if (!view || view.refused) return null;
   return (
-    <section aria-label={`Switched on ${longDay(after.startsOn)}`} className="mb-6">
+    <section aria-label={`Switched on ${longDay(change.on)}`} className="mb-6">
       <h2 className="mb-1 text-[1.2rem]">
-        Switched on {longDay(after.startsOn)}{" "}
+        Switched on {longDay(change.on)}{" "}
         <span className="small soft font-normal">
-          {before.instrumentName} → {after.instrumentName}, {after.className}
+          {change.fromName} → {change.toName}, {change.className}
         </span>
       </h2>
       <p>

@@ -251,6 +251,34 @@ class SwitchesTest {
     }
 
     @Test
+    void aClassMayEndWhileSomebodyBorrows() {
+        Map<String, Object> week = request("2026-10-12", false, wanted("Ed Stone", "Jazz", "flugelhorn"));
+        week.put("until", "2026-10-16");
+        assertThat(director.post("/api/switches", week).status()).isEqualTo(200);
+        assertThat(director.post("/api/classes/" + school.id("Jazz") + "/end", Map.of("lastDay", "2026-10-14"))
+                        .status())
+                .isEqualTo(204);
+        JsonNode seats = folderOf("Ed Stone").path("seats");
+        List<String> ends = new ArrayList<>();
+        seats.forEach(seat -> {
+            if (seat.path("className").asString().equals("Jazz")) {
+                ends.add(seat.path("endsOn").asString(""));
+            }
+        });
+        assertThat(ends).containsExactly("2026-10-11", "2026-10-14");
+    }
+
+    @Test
+    void bothClassesOfAStudentMayChangeInOneAct() {
+        JsonNode told = preview(request(
+                        "2026-10-19", false, wanted("Ed Stone", "Winds", "horn"), wanted("Ed Stone", "Jazz", "horn")))
+                .json();
+        told.path("students")
+                .forEach(one ->
+                        assertThat(one.path("alsoOn")).as("no trumpet any more").isEmpty());
+    }
+
+    @Test
     void aChangeThatWasAMistakeIsTakenBackByTheSameAct() {
         director.post("/api/switches", request("2026-10-19", false, wanted("Flo Hart", "Winds", "horn")));
         assertThat(folderOf("Flo Hart").path("seats")).hasSize(2);

@@ -124,8 +124,8 @@ class TestDayTest {
 
     @Test
     void whatCannotBeIsSaid() {
-        assertThat(asked("test", "&minutes=0").status()).isEqualTo(400);
-        assertThat(asked("test", "&together=5").status()).isEqualTo(400);
+        assertThat(asked("test", "&minutes=0").status()).isEqualTo(422);
+        assertThat(asked("test", "&together=5").status()).isEqualTo(422);
         assertThat(director.get("/api/tests/" + school.id("test") + "/day?classId=" + school.id("Winds")
                                 + "&from=2078-01-01")
                         .sentence())

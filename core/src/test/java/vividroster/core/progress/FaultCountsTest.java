@@ -39,6 +39,18 @@ class FaultCountsTest {
     }
 
     @Test
+    void placesAreCountedByStudentsAndTheMeasureBreaksATie() {
+        assertThat(FaultCounts.places(List.of(
+                        heard(1, 0, LINE, fault("Rushes", 5), fault("Rushes", 5), fault("Stops")),
+                        heard(2, 0, LINE, fault("Rushes", 5), fault("Rushes", 2)),
+                        heard(1, 1, LINE, fault("Rushes", 2)))))
+                .containsExactly(
+                        new FaultCounts.Place(OptionalInt.of(2), "Rushes", 2),
+                        new FaultCounts.Place(OptionalInt.of(5), "Rushes", 2),
+                        new FaultCounts.Place(OptionalInt.empty(), "Stops", 1));
+    }
+
+    @Test
     void measureThreeOfAnotherLineIsAnotherPlace() {
         List<Counted> counted = FaultCounts.of(List.of(
                 heard(1, 0, LINE, fault("Rhythm", 3)),

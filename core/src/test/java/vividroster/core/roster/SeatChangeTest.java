@@ -176,4 +176,46 @@ class SeatChangeTest {
         assertThat(Seat.heldOrNext(held, JANUARY.plusDays(5))).containsExactly(back, jazz);
         assertThat(Seat.lasting(held)).containsExactly(jazz, back);
     }
+
+    private static Optional<String> changedFrom(String to, LocalDate day, Seat... seats) {
+        return SeatChange.from(List.of(seats), WINDS, new InstrumentCode(to), day)
+                .map(seat -> seat.instrument().value());
+    }
+
+    @Test
+    void aChangeIsFromTheSeatOfTheDayBefore() {
+        Seat flute = seat(WINDS, "flute", FIRST, null);
+        assertThat(changedFrom("horn", JANUARY, flute)).contains("flute");
+        assertThat(changedFrom("flute", JANUARY, flute)).as("that is no change").isEmpty();
+        assertThat(changedFrom("horn", FIRST, flute)).as("on the first day").contains("flute");
+        assertThat(changedFrom("horn", JANUARY, seat(JAZZ, "flute", FIRST, null)))
+                .isEmpty();
+        assertThat(changedFrom("horn", JANUARY, seat(WINDS, "flute", FIRST, JANUARY.minusDays(9))))
+                .as("who left")
+                .isEmpty();
+    }
+
+    @Test
+    void aChangeThatWasMadeIsToldFromWhatWasBeforeItAndOneTakenBackFromWhatIsHeld() {
+        Seat flute = seat(WINDS, "flute", FIRST, JANUARY.minusDays(3));
+        Seat horn = seat(WINDS, "horn", JANUARY, null);
+        assertThat(changedFrom("horn", JANUARY, flute, horn)).contains("flute");
+        Seat untilThen = seat(WINDS, "flute", FIRST, JANUARY.minusDays(1));
+        assertThat(changedFrom("flute", JANUARY, untilThen, horn)).contains("horn");
+    }
+
+    @Test
+    void lastingChangesAreToldOnceAndBorrowedOnesNever() {
+        Seat flute = seat(WINDS, "flute", FIRST, JANUARY.minusDays(1));
+        Seat horn = seat(WINDS, "horn", JANUARY, JANUARY.plusDays(4));
+        assertThat(SeatChange.lasting(List.of(horn, flute, seat(JAZZ, "flute", FIRST, null))))
+                .containsExactly(new SeatChange.Switch(flute, horn));
+        assertThat(SeatChange.lasting(List.of(flute, horn, seat(WINDS, "flute", JANUARY.plusDays(5), null))))
+                .isEmpty();
+        Seat hornFirst = seat(WINDS, "horn", JANUARY.plusDays(5), null);
+        assertThat(SeatChange.lasting(List.of(flute, horn, hornFirst)))
+                .as("since the first day on it")
+                .containsExactly(new SeatChange.Switch(flute, horn));
+        assertThat(SeatChange.lasting(List.of())).isEmpty();
+    }
 }

@@ -208,4 +208,18 @@ class MeetingPatternTest {
         assertThat(meeting.minuteAt(LocalTime.of(9, 16))).hasValue(16);
         assertThat(meeting.minuteAt(LocalTime.of(9, 44))).isEmpty();
     }
+
+    /** Nine to quarter to ten; of its last twenty minutes what is still to come. */
+    @Test
+    void theEndOfAMeetingIsWhatIsLeftOfIt() {
+        Meeting meeting = new Meeting(2, LocalTime.of(9, 0), 45, "");
+        assertThat(meeting.lastMinutes(20, LocalTime.MIN)).contains(new Meeting.End(LocalTime.of(9, 25), 1_200));
+        assertThat(meeting.lastMinutes(20, LocalTime.of(9, 10))).contains(new Meeting.End(LocalTime.of(9, 25), 1_200));
+        assertThat(meeting.lastMinutes(20, LocalTime.of(9, 40, 30)))
+                .contains(new Meeting.End(LocalTime.of(9, 40), 300));
+        assertThat(meeting.lastMinutes(60, LocalTime.MIN))
+                .as("no more than there are")
+                .contains(new Meeting.End(LocalTime.of(9, 0), 2_700));
+        assertThat(meeting.lastMinutes(20, LocalTime.of(9, 45))).isEmpty();
+    }
 }

@@ -29,6 +29,7 @@ import vividroster.core.progress.PassJudge;
 import vividroster.core.progress.Standing;
 import vividroster.core.progress.TimeLine;
 import vividroster.core.roster.Seat;
+import vividroster.core.roster.SeatChange;
 import vividroster.core.season.Assignment;
 import vividroster.server.board.SectionBoards.Belting;
 import vividroster.server.hearing.HeardAttempt;
@@ -86,7 +87,6 @@ class Folders {
     record FolderSeat(
             UUID classId,
             String className,
-            InstrumentCode instrument,
             String instrumentName,
             String division,
             LocalDate startsOn,
@@ -159,11 +159,22 @@ class Folders {
             LocalDate lastOn,
             @Absent Integer measure) {}
 
-    /** @param recurring faults of this school year, most often first */
+    /** A lasting change of instrument in one class. @param division of the new one, empty where there is none */
+    record FolderSwitch(
+            UUID classId,
+            String className,
+            String fromName,
+            InstrumentCode to,
+            String toName,
+            String division,
+            LocalDate on) {}
+
+    /** @param switches the latest first; recurring faults of this school year, most often first */
     record FolderView(
             UUID id,
             String name,
             List<FolderSeat> seats,
+            List<FolderSwitch> switches,
             List<FolderInstrument> instruments,
             List<RecurringView> recurring) {}
 
@@ -211,11 +222,20 @@ class Folders {
                         .map(seat -> new FolderSeat(
                                 seat.classId(),
                                 classNames.get(seat.classId()),
-                                seat.instrument(),
                                 catalog.withCode(seat.instrument()).name(),
                                 seat.division(),
                                 seat.startsOn(),
                                 seat.endsOn().orElse(null)))
+                        .toList(),
+                SeatChange.lasting(seats).stream()
+                        .map(one -> new FolderSwitch(
+                                one.after().classId(),
+                                classNames.get(one.after().classId()),
+                                catalog.withCode(one.before().instrument()).name(),
+                                one.after().instrument(),
+                                catalog.withCode(one.after().instrument()).name(),
+                                one.after().division(),
+                                one.after().startsOn()))
                         .toList(),
                 open.keySet().stream()
                         .map(player -> instrument(

@@ -8,12 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.roster.ClassMerge;
 import vividroster.core.roster.Seat;
+import vividroster.core.roster.SeatChange;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.Locks;
@@ -139,13 +141,21 @@ class Classes {
     void end(UUID programId, UUID classId, LocalDate lastDay) {
         locks.hold(programId, "classes");
         SchoolClass ended = running(programId, classId);
-        open(programId, classId).forEach(seat -> {
-            if (seat.startsOn().isAfter(lastDay)) {
-                throw Problem.input(
-                        "lastDay",
-                        "Somebody joins " + ended.name() + " on " + seat.startsOn() + "; it cannot end before that.");
-            }
-            roster.endSeat(programId, seat.studentId(), classId, lastDay);
+        List<Seat> open = open(programId, classId);
+        Map<UUID, List<Seat>> seats =
+                roster
+                        .findSeatsOfStudents(
+                                programId, open.stream().map(Seat::studentId).toList())
+                        .stream()
+                        .collect(Collectors.groupingBy(Seat::studentId));
+        open.forEach(seat -> {
+            // Who only comes back from a borrowed instrument later sat there before.
+            SeatChange.Reseated left = SeatChange.leaving(seats.get(seat.studentId()), classId, lastDay)
+                    .orElseThrow(() -> Problem.input(
+                            "lastDay",
+                            "Somebody joins " + ended.name() + " on " + seat.startsOn()
+                                    + "; it cannot end before that."));
+            roster.reseat(programId, left.before(), left.after());
         });
         classes.putLastDay(programId, classId, lastDay);
     }

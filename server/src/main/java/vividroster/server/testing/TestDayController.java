@@ -1,6 +1,7 @@
 package vividroster.server.testing;
 
 import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.nio.charset.StandardCharsets;
@@ -19,10 +20,11 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.testing.HeardTogether;
 import vividroster.formats.calendar.CalendarWriter;
 import vividroster.formats.calendar.CalendarWriter.Entry;
+import vividroster.server.platform.Absent;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.ScopeRequest;
 import vividroster.server.testing.TestDayViews.TestDayView;
@@ -34,7 +36,7 @@ import vividroster.server.testing.TestDayViews.TestPeriodView;
 @PreAuthorize("hasAuthority('TEACH')")
 class TestDayController {
 
-    private static final String MINUTES = "20";
+    private static final int MINUTES = 20;
 
     private final TestDayPlans plans;
     private final Clock clock;
@@ -42,6 +44,36 @@ class TestDayController {
     TestDayController(TestDayPlans plans, Clock clock) {
         this.plans = plans;
         this.clock = clock;
+    }
+
+    /**
+     * How a test day is wanted.
+     *
+     * @param from first day that may be used; today where absent
+     * @param minutes of each period; 20 where absent
+     * @param together heard at once; 1 where absent
+     */
+    record DayRequest(
+            @Absent LocalDate from,
+
+            @Absent
+            @Min(value = 1, message = "A test day needs at least {value} minute.")
+            @Max(value = 300, message = "Minutes are at most {value}.")
+            Integer minutes,
+
+            @Absent
+            @Min(value = 1, message = "One is the least.")
+            @Max(value = HeardTogether.MOST, message = "At most {value} are heard together.")
+            Integer together) {
+
+        TestDayPlans.Wish of(UUID milestoneId, ScopeRequest scope) {
+            return new TestDayPlans.Wish(
+                    milestoneId,
+                    scope.toScope(),
+                    Optional.ofNullable(from),
+                    minutes == null ? MINUTES : minutes,
+                    together == null ? 1 : together);
+        }
     }
 
     @GetMapping
@@ -52,16 +84,8 @@ class TestDayController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID milestoneId,
             @ParameterObject ScopeRequest scope,
-            @RequestParam Optional<LocalDate> from,
-            @RequestParam(defaultValue = MINUTES)
-                    @Min(value = 1, message = "A test day needs at least {value} minute.")
-                    @Max(value = 300, message = "Minutes are at most {value}.")
-                    int minutes,
-            @RequestParam(defaultValue = "1")
-                    @Min(value = 1, message = "One is the least.")
-                    @Max(value = 4, message = "At most {value} are heard together.")
-                    int together) {
-        return plans.plan(person, new TestDayPlans.Wish(milestoneId, scope.toScope(), from, minutes, together));
+            @Valid @ParameterObject DayRequest wish) {
+        return plans.plan(person, wish.of(milestoneId, scope));
     }
 
     @GetMapping(path = "/calendar.ics", produces = "text/calendar")
@@ -70,16 +94,8 @@ class TestDayController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID milestoneId,
             @ParameterObject ScopeRequest scope,
-            @RequestParam Optional<LocalDate> from,
-            @RequestParam(defaultValue = MINUTES)
-                    @Min(value = 1, message = "A test day needs at least {value} minute.")
-                    @Max(value = 300, message = "Minutes are at most {value}.")
-                    int minutes,
-            @RequestParam(defaultValue = "1")
-                    @Min(value = 1, message = "One is the least.")
-                    @Max(value = 4, message = "At most {value} are heard together.")
-                    int together) {
-        TestDayView day = day(person, milestoneId, scope, from, minutes, together);
+            @Valid @ParameterObject DayRequest wish) {
+        TestDayView day = day(person, milestoneId, scope, wish);
         List<Entry> entries =
                 day.periods().stream().map(period -> entry(day, period)).toList();
         return ResponseEntity.ok()
