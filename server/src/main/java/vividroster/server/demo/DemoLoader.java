@@ -22,6 +22,7 @@ import vividroster.core.instrument.Family;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Evidence;
+import vividroster.core.progress.SectionJudgement.Verdict;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
@@ -42,6 +43,7 @@ import vividroster.server.office.Office;
 import vividroster.server.orders.Orders;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.podium.Decisions;
 import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
@@ -63,6 +65,7 @@ public class DemoLoader {
     private final DemoFirstWeeks firstWeeks;
     private final DemoSeason season;
     private final DemoHabits habits;
+    private final Decisions decisions;
     private final InstrumentCatalog catalog;
 
     DemoLoader(
@@ -79,7 +82,9 @@ public class DemoLoader {
             DemoFirstWeeks firstWeeks,
             DemoSeason season,
             DemoHabits habits,
+            Decisions decisions,
             InstrumentCatalog catalog) {
+        this.decisions = decisions;
         this.season = season;
         this.habits = habits;
         this.office = office;
@@ -158,6 +163,16 @@ public class DemoLoader {
                 new DemoHistory(year, today, zone, byId, names, milestones, people, catalog).of(seats, book);
         hearing.load(programId, history);
         habits.load(programId, people.getFirst(), history, byId, milestones.values(), year, today);
+        DemoFiles.rows("decisions")
+                .forEach(row -> decisions.load(
+                        programId,
+                        people.getFirst(),
+                        new Decisions.On(
+                                classes.get(row.get("class")).id(),
+                                Optional.of(new InstrumentCode(row.get("instrument"))),
+                                milestones.get(row.get("milestone")).id()),
+                        Verdict.valueOf(row.get("advised")),
+                        new Decisions.Decided(Verdict.valueOf(row.get("decided")), LocalDate.parse(row.get("on")))));
         firstWeeks.load(
                 new DemoFirstWeeks.Loaded(programId, people.getFirst(), zone, classes, names, seats, milestones));
         season.plan(new SignedIn(programId, people.getFirst(), "", Role.DIRECTOR, 0), classes, milestones);

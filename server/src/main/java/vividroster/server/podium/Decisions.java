@@ -15,13 +15,14 @@ import vividroster.core.progress.SectionJudgement.Verdict;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
 import vividroster.server.platform.ClientWrites;
+import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
 
 /** Whether sections go on: what was advised is kept beside what the director decided. */
 @Service
-class Decisions {
+public class Decisions {
 
     private static final Set<Verdict> TO_DECIDE = EnumSet.of(Verdict.GO_ON, Verdict.GO_ON_WITH_CATCH_UP, Verdict.STAY);
 
@@ -48,10 +49,10 @@ class Decisions {
     }
 
     /** What is decided on. @param instrument empty for the whole class */
-    record On(UUID classId, Optional<InstrumentCode> instrument, UUID milestoneId) {}
+    public record On(UUID classId, Optional<InstrumentCode> instrument, UUID milestoneId) {}
 
     /** @param verdict to go on, with a catch-up group, or to stay */
-    record Decided(Verdict verdict, LocalDate on) {}
+    public record Decided(Verdict verdict, LocalDate on) {}
 
     @Transactional(readOnly = true)
     Map<On, Decided> last(UUID programId, Collection<UUID> classIds, Collection<UUID> milestoneIds) {
@@ -84,5 +85,11 @@ class Decisions {
         }
         library.milestone(programId, on.milestoneId());
         queries.insert(programId, id, on, new Decided(decided, office.today(programId)), advised, person.accountId());
+    }
+
+    /** Puts down a decision as it is; for data that was checked where it was made. */
+    @Transactional
+    public void load(UUID programId, UUID accountId, On on, Verdict advised, Decided decided) {
+        queries.insert(programId, Ids.next(), on, decided, advised, accountId);
     }
 }
