@@ -5,5 +5,6 @@ public enum MilestoneKind {
     LINE,
     TECHNIQUE_CHECK,
     PLAYING_TEST,
+    WRITTEN_CHECK,
     BELT
 }

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.progress.Trail.Step;
@@ -23,14 +22,10 @@ public final class PassJudge {
             case PassRule.OneGoodTry one -> heard == Outcome.PASS && (marks.isEmpty() || allSeen(milestone, marks));
             case PassRule.KOfLastN kOfN -> heard == Outcome.PASS && (marks.isEmpty() || allSeen(milestone, marks));
             case PassRule.AllCriteria all -> allSeen(milestone, marks);
-            case PassRule.ScoreAtLeast score -> points(marks) >= score.mark() && floorsKept(milestone, marks);
+            case PassRule.ScoreAtLeast score ->
+                RubricScore.of(milestone.criteria(), marks).passes(score.mark());
             case PassRule.AllSlots slots -> false;
         };
-    }
-
-    /** Sum of the points given. */
-    public static int points(List<CriterionMark> marks) {
-        return marks.stream().mapToInt(CriterionMark::points).sum();
     }
 
     /**
@@ -73,24 +68,7 @@ public final class PassJudge {
         return milestone.criteria().stream().allMatch(c -> given.getOrDefault(c.ordinal(), 0) >= c.topPoints());
     }
 
-    private static boolean floorsKept(Milestone milestone, List<CriterionMark> marks) {
-        Map<Integer, Integer> given = byOrdinal(marks);
-        return milestone.criteria().stream()
-                .filter(c -> c.floorPoints().isPresent())
-                .allMatch(c ->
-                        given.getOrDefault(c.ordinal(), 0) >= c.floorPoints().getAsInt());
-    }
-
     private static Map<Integer, Integer> byOrdinal(List<CriterionMark> marks) {
         return marks.stream().collect(Collectors.toMap(CriterionMark::ordinal, CriterionMark::points));
-    }
-
-    /** The criteria under their floor, for saying why a test is not passed although the points suffice. */
-    public static List<Criterion> underFloor(Milestone milestone, List<CriterionMark> marks) {
-        Map<Integer, Integer> given = byOrdinal(marks);
-        return milestone.criteria().stream()
-                .filter(c -> c.floorPoints().isPresent()
-                        && given.getOrDefault(c.ordinal(), 0) < c.floorPoints().getAsInt())
-                .toList();
     }
 }

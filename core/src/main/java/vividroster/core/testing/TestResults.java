@@ -11,6 +11,7 @@ import java.util.OptionalInt;
 import java.util.UUID;
 import vividroster.core.curriculum.Criterion;
 import vividroster.core.progress.CriterionMark;
+import vividroster.core.progress.RubricScore;
 
 /**
  * How those stand who were heard with a test, criterion by criterion.
@@ -39,11 +40,11 @@ public record TestResults(List<OfCriterion> criteria, OptionalInt weakest, List<
     public record OfCriterion(int ordinal, List<Integer> counts, int underFloor, double share) {}
 
     /**
-     * @param points sum
-     * @param missing points to the mark, 0 where it is reached
+     * @param points as the rubric scores them, to a tenth
+     * @param missing points to the mark, to a tenth, 0 where it is reached
      * @param underFloor ordinals of the criteria under their floor, which no total makes up for
      */
-    public record OfStudent(UUID studentId, int points, boolean passed, int missing, List<Integer> underFloor) {}
+    public record OfStudent(UUID studentId, double points, boolean passed, double missing, List<Integer> underFloor) {}
 
     /** @param mark fewest points that pass; 0 where no sum is asked */
     public static TestResults of(List<Criterion> criteria, int mark, Collection<Heard> heard) {
@@ -56,7 +57,7 @@ public record TestResults(List<OfCriterion> criteria, OptionalInt weakest, List<
                 int points = Math.min(criterion.topPoints(), points(one).getOrDefault(criterion.ordinal(), 0));
                 counts[points]++;
                 sum += points;
-                underFloor += isUnder(criterion, points) ? 1 : 0;
+                underFloor += criterion.isUnderFloor(points) ? 1 : 0;
             }
             ofCriteria.add(new OfCriterion(
                     criterion.ordinal(),
@@ -81,22 +82,13 @@ public record TestResults(List<OfCriterion> criteria, OptionalInt weakest, List<
     }
 
     private static OfStudent student(Heard one, List<Criterion> criteria, int mark) {
-        Map<Integer, Integer> points = points(one);
-        int sum = points.values().stream().mapToInt(Integer::intValue).sum();
+        RubricScore score = RubricScore.of(criteria, one.marks());
         return new OfStudent(
                 one.studentId(),
-                sum,
+                score.points(),
                 one.passed(),
-                Math.max(0, mark - sum),
-                criteria.stream()
-                        .filter(criterion -> isUnder(criterion, points.getOrDefault(criterion.ordinal(), 0)))
-                        .map(Criterion::ordinal)
-                        .toList());
-    }
-
-    private static boolean isUnder(Criterion criterion, int points) {
-        return criterion.floorPoints().isPresent()
-                && points < criterion.floorPoints().getAsInt();
+                score.missing(mark),
+                score.underFloor().stream().map(Criterion::ordinal).toList());
     }
 
     private static Map<Integer, Integer> points(Heard one) {

@@ -86,7 +86,8 @@ class PassJudgeTest {
         Milestone test = milestone(MilestoneKind.PLAYING_TEST, new PassRule.ScoreAtLeast(9), 5, OptionalInt.of(2), 3);
         assertThat(PassJudge.isGood(test, Outcome.NOT_YET, marks(first, second, third)))
                 .isEqualTo(passes);
-        assertThat(PassJudge.underFloor(test, marks(first, second, third))).hasSize(first < 2 ? 1 : 0);
+        assertThat(RubricScore.of(test.criteria(), marks(first, second, third)).underFloor())
+                .hasSize(first < 2 ? 1 : 0);
     }
 
     @Test

@@ -338,10 +338,10 @@ class StandingsTest {
             assertThat(PassJudge.isGood(test, Outcome.PASS, marks(4, 2))).isFalse();
             assertThat(PassJudge.isGood(test, Outcome.NOT_YET, marks(5, 2))).isTrue();
             assertThat(PassJudge.isGood(test, Outcome.PASS, marks(9, 1))).isFalse();
-            assertThat(PassJudge.underFloor(test, marks(5, 1)))
+            assertThat(RubricScore.of(test.criteria(), marks(5, 1)).underFloor())
                     .extracting(Criterion::name)
                     .containsExactly("Hands and posture");
-            assertThat(PassJudge.points(marks(4, 3))).isEqualTo(7);
+            assertThat(RubricScore.of(test.criteria(), marks(4, 3)).points()).isEqualTo(7);
         }
     }
 }

@@ -39,14 +39,14 @@ class TrailQueries {
     private static final Evidence[] EVIDENCE = Evidence.values();
     private static final Outcome[] OUTCOMES = Outcome.values();
 
-    /** Of a few hundred bytes each. */
-    private static final long MOST_TRAILS = 150_000;
+    /** Steps and trails remembered, of less than a hundred bytes each. */
+    private static final long MOST_STEPS = 600_000;
 
     private final JdbcClient jdbc;
     /** What was read of students once, good as long as the database says that it is in the same state. */
     private final Cache<Whose, Known> read = Caffeine.newBuilder()
-            .maximumWeight(MOST_TRAILS)
-            .weigher((Whose whose, Known known) -> known.trails().size())
+            .maximumWeight(MOST_STEPS)
+            .weigher((Whose whose, Known known) -> known.weight())
             .build();
 
     TrailQueries(JdbcClient jdbc) {
@@ -55,7 +55,14 @@ class TrailQueries {
 
     private record Whose(UUID programId, UUID studentId) {}
 
-    private record Known(UUID revision, Map<UUID, Trail> trails) {}
+    private record Known(UUID revision, Map<UUID, Trail> trails) {
+
+        int weight() {
+            return trails.values().stream()
+                    .mapToInt(trail -> 1 + trail.steps().size())
+                    .sum();
+        }
+    }
 
     /**
      * By student and milestone; pairs never heard are left out, and there may be more than wanted.
@@ -113,6 +120,8 @@ class TrailQueries {
                     put(row, anew);
                 });
         anew.forEach((student, own) -> {
+            // Unpacked once: who is remembered is looked at again and again.
+            own.replaceAll((milestone, trail) -> new Trail(List.copyOf(trail.steps())));
             Map<UUID, Trail> whole = Collections.unmodifiableMap(own);
             trails.put(student, whole);
             read.put(new Whose(programId, student), new Known(changed.get(student), whole));
