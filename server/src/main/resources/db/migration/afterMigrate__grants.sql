@@ -15,7 +15,8 @@ begin
     execute format('grant select, insert, update, delete on all tables in schema public to %I', app);
     -- Only ever added to.
     foreach added in array array[
-        'attempt', 'audit', 'milestone_version', 'criterion', 'technique_check_version', 'variant_review',
+        'attempt', 'audit', 'milestone_version', 'criterion', 'technique_check_version', 'playing_test_version',
+        'written_check_version', 'variant_review',
         'pain_follow_up'] loop
         execute format('revoke update, delete on %I from %I', added, app);
     end loop;

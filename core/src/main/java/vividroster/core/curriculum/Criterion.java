@@ -15,7 +15,9 @@ import java.util.OptionalInt;
 public record Criterion(
         int ordinal, String name, int topPoints, OptionalInt floorPoints, int weight, List<String> levels) {
 
-    public static final int MOST_POINTS = 9;
+    /** Of a written check; what is marked while somebody plays keeps to {@link Rubric#MOST_POINTS}. Ours. */
+    public static final int MOST_POINTS = 100;
+
     public static final int MOST_WEIGHT = 100;
 
     public Criterion {
@@ -27,8 +29,8 @@ public record Criterion(
             throw new IllegalArgumentException("a criterion needs a name");
         }
         if (topPoints < 1 || topPoints > MOST_POINTS) {
-            throw new IllegalArgumentException("topPoints must be in 1.." + MOST_POINTS
-                    + ", so that there are two levels and one digit marks it, was " + topPoints);
+            throw new IllegalArgumentException(
+                    "topPoints must be in 1.." + MOST_POINTS + ", so that there are two levels, was " + topPoints);
         }
         if (floorPoints.isPresent() && (floorPoints.getAsInt() < 0 || floorPoints.getAsInt() > topPoints)) {
             throw new IllegalArgumentException(

@@ -6,5 +6,10 @@ public enum MilestoneKind {
     TECHNIQUE_CHECK,
     PLAYING_TEST,
     WRITTEN_CHECK,
-    BELT
+    BELT;
+
+    /** Whether what is heard of it is a grade, which a section coach does not see. */
+    public boolean isGraded() {
+        return this == PLAYING_TEST || this == WRITTEN_CHECK;
+    }
 }

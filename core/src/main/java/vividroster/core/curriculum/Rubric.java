@@ -17,6 +17,9 @@ public record Rubric(String name, List<Criterion> criteria, int mark) {
     /** So many are scored while a student plays; more nobody hears at once. Ours, to be tuned. */
     public static final int MOST_CRITERIA = 9;
 
+    /** One digit marks a criterion while a student plays. */
+    public static final int MOST_POINTS = 9;
+
     public Rubric {
         criteria = List.copyOf(criteria);
         if (name.isBlank()) {
@@ -31,6 +34,10 @@ public record Rubric(String name, List<Criterion> criteria, int mark) {
             if (criterion.ordinal() != ++ordinal) {
                 throw new IllegalArgumentException(
                         "criteria must be numbered from 1 on, " + ordinal + " was " + criterion.ordinal());
+            }
+            if (criterion.topPoints() > MOST_POINTS) {
+                throw new IllegalArgumentException("topPoints of \"" + criterion.name() + "\" must be in 1.."
+                        + MOST_POINTS + ", so that one digit marks it, was " + criterion.topPoints());
             }
             if (!names.add(criterion.name().strip().toLowerCase(Locale.ROOT))) {
                 throw new IllegalArgumentException("two criteria are called \"" + criterion.name() + "\"");

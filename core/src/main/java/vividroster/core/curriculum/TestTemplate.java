@@ -27,7 +27,7 @@ public final class TestTemplate {
 
     /** @param before how many tests there are; the new one is numbered after them */
     public static Milestone of(UUID id, Milestone line, int before) {
-        String name = "Test " + (before + 1);
+        String name = name(before);
         List<Criterion> criteria = new ArrayList<>();
         for (String criterion : CRITERIA) {
             boolean last = criteria.size() + 1 == CRITERIA.size();
@@ -38,12 +38,22 @@ public final class TestTemplate {
                 id,
                 MilestoneKind.PLAYING_TEST,
                 name,
-                shortened(name + ": " + line.title()),
+                title(before, line),
                 false,
                 Set.of(),
                 1,
                 new PassRule.ScoreAtLeast(MARK),
                 criteria);
+    }
+
+    /** @param before how many tests there are; the new one is numbered after them */
+    public static String name(int before) {
+        return "Test " + (before + 1);
+    }
+
+    /** @param before how many tests there are; the new one is numbered after them */
+    public static String title(int before, Milestone line) {
+        return shortened(name(before) + ": " + line.title());
     }
 
     /** How it is held, in words. */

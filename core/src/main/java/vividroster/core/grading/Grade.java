@@ -42,6 +42,9 @@ public record Grade(OptionalDouble percent, Optional<String> written, List<OfKin
 
     public record NeverHeard() implements Result {}
 
+    /** Heard in another class that set it too, where it counts instead. */
+    public record CountsElsewhere() implements Result {}
+
     public record Item(UUID milestoneId, MilestoneKind kind, Result result) {}
 
     /** @param share 0..1 of what there is; empty for what does not count */
@@ -100,6 +103,7 @@ public record Grade(OptionalDouble percent, Optional<String> written, List<OfKin
             case Passed passed -> OptionalDouble.of(1);
             case NotYet notYet -> OptionalDouble.of(scheme.notYetPercent() / 100.0);
             case Excused excused -> OptionalDouble.empty();
+            case CountsElsewhere elsewhere -> OptionalDouble.empty();
             case NeverHeard never ->
                 scheme.unheard() == GradeScheme.Unheard.NOTHING ? OptionalDouble.of(0) : OptionalDouble.empty();
         };

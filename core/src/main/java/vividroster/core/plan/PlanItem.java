@@ -41,6 +41,8 @@ public record PlanItem(
         LINE(60, 8),
         TECHNIQUE_CHECK(80, 4),
         PLAYING_TEST(150, 3),
+        /** Written by everybody at once; nobody is heard. */
+        WRITTEN_CHECK(60, 12),
         BELT(100, 3),
         /** A stretch of a concert piece's preparation. */
         PIECE(150, 20),
@@ -55,6 +57,11 @@ public record PlanItem(
         Kind(int usualValue, int usualMinutes) {
             this.usualValue = usualValue;
             this.usualMinutes = usualMinutes;
+        }
+
+        /** Whether every student is heard alone, unless somebody says otherwise. */
+        public boolean isHeardAlone() {
+            return this != LINE && this != WRITTEN_CHECK;
         }
 
         /** Whether something is passed by it, so that it can be ordered. */

@@ -1,5 +1,7 @@
 package vividroster.core.progress;
 
+import vividroster.core.curriculum.Criterion;
+
 /** Points given for one criterion, 0 for one not seen. */
 public record CriterionMark(int ordinal, int points) {
 
@@ -7,8 +9,8 @@ public record CriterionMark(int ordinal, int points) {
         if (ordinal < 1) {
             throw new IllegalArgumentException("ordinal must be at least 1, was " + ordinal);
         }
-        if (points < 0 || points > 9) {
-            throw new IllegalArgumentException("points must be in 0..9, was " + points);
+        if (points < 0 || points > Criterion.MOST_POINTS) {
+            throw new IllegalArgumentException("points must be in 0.." + Criterion.MOST_POINTS + ", was " + points);
         }
     }
 }

@@ -286,7 +286,7 @@ public record Ladder(List<Step> steps, List<Step> dropped, double seconds) {
         return new Bpm(Math.clamp(Math.round(line.tempo(measure).value() * by), 20, 400));
     }
 
-    private static List<Step> steps(Line line, HotSpot spot, Wish wish) {
+    static List<Step> steps(Line line, HotSpot spot, Wish wish) {
         int m = spot.measure();
         if (spot.recalls().isPresent()) {
             return List.of(StepTime.timed(line, Kind.RECALL, m, m, line.tempo(m), 1, List.of(), 15));

@@ -64,7 +64,7 @@ public record CountedScore(OptionalDouble share, List<TryTold> tries, boolean la
     /**
      * @param dueOn of the order that set the test; empty where none did, then nothing is late
      * @param tries with points, in the order heard; excuses and absences left out
-     * @param excused whether the student's last word of the test is an excuse: a later try is not late then
+     * @param excused whether the student was excused from it: a later try is not late then
      * @param today for what applies from now on
      */
     public static CountedScore of(
@@ -100,6 +100,10 @@ public record CountedScore(OptionalDouble share, List<TryTold> tries, boolean la
         List<TryTold> counting =
                 counted.stream().filter(one -> one.fate() == Fate.COUNTS).toList();
         OptionalDouble share = counting.stream().mapToDouble(TryTold::share).average();
+        if (share.isEmpty() && late) {
+            // It was heard, and late counts nothing.
+            share = OptionalDouble.of(0);
+        }
         return new CountedScore(
                 share, counted, late, excused && share.isEmpty(), retake(policy, tries.size(), until, today));
     }

@@ -1,5 +1,6 @@
 package vividroster.core.testing;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -23,6 +24,8 @@ public final class TestStages {
     private static final double NEAR_MIDDLE = 0.25;
     /** Measures of the join on each side of the middle. Ours, to be tuned. */
     private static final int JOIN = 2;
+
+    private static final int DAYS = 7;
 
     private TestStages() {}
 
@@ -117,5 +120,24 @@ public final class TestStages {
                     .add(stages.get(i));
         }
         return byWeek;
+    }
+
+    /**
+     * What one week rehearses of a test.
+     *
+     * @param mondays of the teaching weeks, in order
+     * @param setOn and {@code dueOn} of the test's order
+     * @param monday of the week asked about
+     * @return none in a week without teaching, before it is set and after it is due
+     */
+    public static <T> List<T> inWeek(
+            List<T> stages, List<LocalDate> mondays, LocalDate setOn, LocalDate dueOn, LocalDate monday) {
+        List<LocalDate> weeks = mondays.stream()
+                .filter(week -> !week.isAfter(dueOn) && week.plusDays(DAYS).isAfter(setOn))
+                .toList();
+        int at = weeks.indexOf(monday);
+        return at < 0 || stages.isEmpty()
+                ? List.of()
+                : byWeek(stages, weeks.size()).getOrDefault(at, List.of());
     }
 }

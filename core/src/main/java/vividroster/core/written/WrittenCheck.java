@@ -48,7 +48,8 @@ public final class WrittenCheck {
 
     /**
      * The same sources, asks and seed make the same questions. As many of each kind as there is something to ask, in
-     * turn; nothing is asked twice. In the order of {@link Ask}.
+     * turn; no place is asked about twice, and one answer only again when every other was asked for. In the order of
+     * {@link Ask}.
      *
      * @param count 1..{@link #MOST_QUESTIONS}; fewer come where the lines hold no more
      */
@@ -87,10 +88,14 @@ public final class WrittenCheck {
             Collections.swap(all, i, random.nextInt(i + 1));
         }
         Set<Object> seen = new HashSet<>();
-        return all.stream().filter(question -> seen.add(answer(question))).toList();
+        List<WrittenQuestion> fresh = new ArrayList<>();
+        List<WrittenQuestion> again = new ArrayList<>();
+        all.forEach(question -> (seen.add(answer(question)) ? fresh : again).add(question));
+        fresh.addAll(again);
+        return fresh;
     }
 
-    /** Two questions with one answer are one question. */
+    /** What is to be known for it. */
     private static Object answer(WrittenQuestion question) {
         return switch (question) {
             case NameNote named -> named.pitch();

@@ -36,6 +36,8 @@ class RubricTest {
                                 .toList(),
                         1))
                 .hasMessageContaining("were 10");
+        assertThatThrownBy(() -> new Rubric("Winds", List.of(new Criterion(1, "Sound", 10, OptionalInt.empty())), 1))
+                .hasMessageContaining("one digit marks it, was 10");
         assertThatThrownBy(() -> new Rubric(" ", List.of(criterion(1, "Sound", 1)), 1))
                 .hasMessageContaining("needs a name");
     }

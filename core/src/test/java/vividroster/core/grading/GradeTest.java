@@ -166,4 +166,30 @@ class GradeTest {
         assertThatThrownBy(() -> new MarkingPeriod("Spring", spring.last(), spring.first()))
                 .hasMessageContaining("must not be before first");
     }
+
+    private static Grade graded(GradeScale scale, double share) {
+        return Grade.of(
+                new GradeScheme(Map.of(PLAYING_TEST, 1), 0, Unheard.LEFT_OUT, scale),
+                List.of(item(PLAYING_TEST, new Scored(share))));
+    }
+
+    @Test
+    void gradesAreCountedByStepOrByTens() {
+        GradeScale standards = GradeScale.standards();
+        assertThat(GradeCounts.of(
+                        standards, List.of(graded(standards, 0.95), graded(standards, 0.75), graded(standards, 0.71))))
+                .extracting(GradeCounts.Count::students)
+                .containsExactly(0, 0, 2, 1);
+        GradeScale percent = new GradeScale.Percent();
+        List<GradeCounts.Count> tens = GradeCounts.of(
+                percent,
+                List.of(
+                        graded(percent, 1),
+                        graded(percent, 0.3),
+                        graded(percent, 0.39),
+                        Grade.of(new GradeScheme(Map.of(PLAYING_TEST, 1), 0, Unheard.LEFT_OUT, percent), List.of())));
+        assertThat(tens).hasSize(11);
+        assertThat(tens.get(3)).isEqualTo(new GradeCounts.Count("30–39 %", 2));
+        assertThat(tens.get(10)).isEqualTo(new GradeCounts.Count("100 %", 1));
+    }
 }

@@ -119,6 +119,11 @@ class CountedScoreTest {
                         .late())
                 .as("on the day")
                 .isFalse();
+        RetakePolicy nothing = new RetakePolicy(
+                Counting.BEST, OptionalInt.empty(), OptionalInt.empty(), OptionalInt.empty(), Credit.NONE, Credit.FULL);
+        assertThat(score(nothing, tries).share())
+                .as("heard, and late counts nothing")
+                .hasValue(0);
         // The first was in time: a retake after the due day is not late.
         assertThat(score(half, tries(0.2, 0.8)).share()).hasValue(0.8);
     }

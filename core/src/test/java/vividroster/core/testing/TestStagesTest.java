@@ -3,6 +3,7 @@ package vividroster.core.testing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -74,5 +75,25 @@ class TestStagesTest {
     void nothingToRehearseIsRefused() {
         assertThatThrownBy(() -> TestStages.byWeek(List.of(), 2)).hasMessageContaining("at least 1");
         assertThatThrownBy(() -> TestStages.byWeek(List.of(1), 0)).hasMessageContaining("at least 1");
+    }
+
+    /** Set on a Wednesday, due on a Friday three weeks on, a break between: two teaching weeks of it and its own. */
+    @Test
+    void weeksWithoutTeachingRehearseNothing() {
+        LocalDate first = LocalDate.of(2026, 11, 9);
+        List<LocalDate> mondays = List.of(first.minusWeeks(1), first, first.plusWeeks(1), first.plusWeeks(3));
+        List<String> stages = List.of("a", "b", "c", "d");
+        LocalDate setOn = first.plusDays(2);
+        LocalDate dueOn = first.plusWeeks(3).plusDays(4);
+        assertThat(TestStages.inWeek(stages, mondays, setOn, dueOn, first)).containsExactly("a");
+        assertThat(TestStages.inWeek(stages, mondays, setOn, dueOn, first.plusWeeks(1)))
+                .containsExactly("b");
+        assertThat(TestStages.inWeek(stages, mondays, setOn, dueOn, first.plusWeeks(2)))
+                .isEmpty();
+        assertThat(TestStages.inWeek(stages, mondays, setOn, dueOn, first.plusWeeks(3)))
+                .containsExactly("c", "d");
+        assertThat(TestStages.inWeek(stages, mondays, setOn, dueOn, first.minusWeeks(1)))
+                .isEmpty();
+        assertThat(TestStages.inWeek(List.of(), mondays, setOn, dueOn, first)).isEmpty();
     }
 }

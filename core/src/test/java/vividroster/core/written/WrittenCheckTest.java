@@ -53,10 +53,11 @@ class WrittenCheckTest {
     /** Written out by hand from the two lines above. */
     @Test
     void everyKindAsksWhatTheLinesHold() {
-        assertThat(asked(Ask.NAME_NOTE))
+        assertThat(asked(Ask.NAME_NOTE).subList(0, 7))
+                .as("each pitch once before any comes again")
                 .extracting(question -> ((NameNote) question).pitch().toString())
                 .containsExactlyInAnyOrder("G4", "A4", "B4", "C#5", "D5", "F#4", "C4");
-        assertThat(asked(Ask.COUNT_MEASURE))
+        assertThat(asked(Ask.COUNT_MEASURE).subList(0, 3))
                 .extracting(question -> ((CountMeasure) question).spoken())
                 .containsExactlyInAnyOrder(Counting.spoken(VIEW, 0), Counting.spoken(VIEW, 2), "1 (2) (3) (4)");
         assertThat(asked(Ask.STILL_ALTERED)).containsExactly(new StillAltered(LINE, 1, 2, Pitch.named("C#5")));
@@ -65,7 +66,7 @@ class WrittenCheckTest {
         assertThat(asked(Ask.WAY_THROUGH)).containsExactly(new WayThrough(ROAD, List.of(0, 1, 2, 0, 1, 3)));
         assertThat(asked(Ask.FINGER))
                 .allSatisfy(question -> assertThat(((Finger) question).ways()).hasSize(1))
-                .hasSize(7);
+                .hasSize(15);
     }
 
     @Test

@@ -230,7 +230,7 @@ public final class CheckLibraryFile {
         return new PassRule.KOfLastN(Integer.parseInt(kOfN[0]), Integer.parseInt(kOfN[1]));
     }
 
-    private static List<Node> nodes(String file) {
+    static List<Node> nodes(String file) {
         try (InputStream in =
                 Objects.requireNonNull(CheckLibraryFile.class.getResourceAsStream("/vividroster/" + file), file)) {
             return nodes(in, file);

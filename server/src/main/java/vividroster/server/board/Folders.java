@@ -25,7 +25,7 @@ import vividroster.core.progress.Capped;
 import vividroster.core.progress.Evidence;
 import vividroster.core.progress.FaultCounts;
 import vividroster.core.progress.Outcome;
-import vividroster.core.progress.PassJudge;
+import vividroster.core.progress.RubricScore;
 import vividroster.core.progress.Standing;
 import vividroster.core.progress.TimeLine;
 import vividroster.core.roster.Seat;
@@ -100,7 +100,7 @@ class Folders {
     }
 
     /**
-     * @param points sum of the points; absent where nothing is marked by points
+     * @param points as the rubric it was heard against scores them; absent where nothing is marked by points
      * @param deviceHeardAt what the device said, where it could not be right; the arrival counts instead
      */
     record TryView(
@@ -111,7 +111,7 @@ class Folders {
             Evidence evidence,
             String className,
             String heardBy,
-            @Absent Integer points,
+            @Absent Double points,
             String reason,
             String note,
             List<HeardFaultView> faults,
@@ -283,7 +283,7 @@ class Folders {
         Milestone milestone = library.milestone(programId, milestoneId);
         Player player = new Player(studentId, instrument);
         List<HeardAttempt> heard = hearing.latest(programId, Map.of(player, Set.of(milestoneId)), MOST_TRIES);
-        return views(heard, milestone, hearing.namesOfHearers(programId, heard), classNames(programId));
+        return views(programId, heard, milestone, hearing.namesOfHearers(programId, heard), classNames(programId));
     }
 
     private Map<UUID, String> classNames(UUID programId) {
@@ -360,7 +360,7 @@ class Folders {
                             List<HeardAttempt> own =
                                     byPlayer.getOrDefault(player, Map.of()).getOrDefault(m.milestoneId(), List.of());
                             List<TryView> tries =
-                                    views(own, sheet.milestones().get(m.milestoneId()), hearers, classNames);
+                                    views(programId, own, sheet.milestones().get(m.milestoneId()), hearers, classNames);
                             Capped<TryView> latest = Capped.of(tries, LATEST_TRIES);
                             return new FolderMilestone(
                                     m.milestoneId(),
@@ -420,13 +420,29 @@ class Folders {
                 moment.madeThePass());
     }
 
-    private static List<TryView> views(
-            List<HeardAttempt> heard, Milestone milestone, Map<UUID, String> hearers, Map<UUID, String> classNames) {
+    private List<TryView> views(
+            UUID programId,
+            List<HeardAttempt> heard,
+            Milestone milestone,
+            Map<UUID, String> hearers,
+            Map<UUID, String> classNames) {
         Set<UUID> corrected =
                 heard.stream().flatMap(h -> h.attempt().corrects().stream()).collect(Collectors.toSet());
         return heard.stream()
-                .map(h -> tryView(h, milestone, corrected, hearers, classNames))
+                .map(h -> tryView(
+                        h,
+                        asHeard(programId, milestone, h.attempt().milestoneVersion()),
+                        corrected,
+                        hearers,
+                        classNames))
                 .toList();
+    }
+
+    /** A test is scored by the rubric it was heard against. */
+    private Milestone asHeard(UUID programId, Milestone newest, int version) {
+        return !newest.kind().isGraded() || version == newest.version()
+                ? newest
+                : library.milestone(programId, newest.id(), version);
     }
 
     private static BeltView belt(Belt belt, Map<UUID, BeltLook> looks) {
@@ -435,13 +451,12 @@ class Folders {
 
     private static TryView tryView(
             HeardAttempt heard,
-            Milestone milestone,
+            Milestone asHeard,
             Set<UUID> corrected,
             Map<UUID, String> hearers,
             Map<UUID, String> classNames) {
         var attempt = heard.attempt();
-        boolean scored = milestone.kind() == MilestoneKind.PLAYING_TEST
-                && !attempt.marks().isEmpty();
+        boolean scored = asHeard.kind().isGraded() && !attempt.marks().isEmpty();
         return new TryView(
                 attempt.id(),
                 attempt.heardOn(),
@@ -450,7 +465,10 @@ class Folders {
                 attempt.evidence(),
                 classNames.getOrDefault(attempt.classId(), ""),
                 hearers.getOrDefault(heard.heardBy(), "") + (heard.asSubstitute() ? ", substitute teacher" : ""),
-                scored ? PassJudge.points(attempt.marks()) : null,
+                scored
+                        ? (Double) RubricScore.of(asHeard.criteria(), attempt.marks())
+                                .points()
+                        : null,
                 heard.reason(),
                 heard.beside().note(),
                 heard.beside().faults().stream()

@@ -22,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.curriculum.Criterion;
 import vividroster.core.progress.CriterionMark;
 import vividroster.core.progress.Evidence;
 import vividroster.core.progress.FaultHeard;
@@ -212,8 +213,9 @@ class AttemptController {
         }
         return requests.stream()
                 .map(mark -> {
-                    if (mark.ordinal() < 1 || mark.points() < 0 || mark.points() > 9) {
-                        throw Problem.input("marks", "Points go from 0 to 9 and criteria from 1.");
+                    if (mark.ordinal() < 1 || mark.points() < 0 || mark.points() > Criterion.MOST_POINTS) {
+                        throw Problem.input(
+                                "marks", "Points go from 0 to " + Criterion.MOST_POINTS + " and criteria from 1.");
                     }
                     return new CriterionMark(mark.ordinal(), mark.points());
                 })

@@ -186,7 +186,7 @@ public class Hearing {
                             ? "A substitute teacher hears the classes of the day; this student sits in none of them."
                             : "This student sits in none of your sections.");
         }
-        if (milestone.kind() == MilestoneKind.PLAYING_TEST && !reach.seesGrades()) {
+        if (milestone.kind().isGraded() && !reach.seesGrades()) {
             throw Problem.notAllowed("Playing tests are heard by a director or an assistant.");
         }
     }

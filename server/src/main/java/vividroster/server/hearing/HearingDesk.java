@@ -148,7 +148,7 @@ class HearingDesk {
     }
 
     private static boolean isGraded(Milestone milestone) {
-        return milestone.kind() == MilestoneKind.PLAYING_TEST;
+        return milestone.kind().isGraded();
     }
 
     private static Choice choice(Milestone milestone, Asked asked, int toCall) {

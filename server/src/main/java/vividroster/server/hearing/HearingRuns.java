@@ -31,6 +31,7 @@ import vividroster.server.library.LineFacts;
 import vividroster.server.library.TestFacts;
 import vividroster.server.lines.LineTimes;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.playingtests.PlayingTests;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.Student;
 import vividroster.server.wellbeing.PainReports;
@@ -49,6 +50,7 @@ public class HearingRuns {
     private final InstrumentCatalog catalog;
     private final HearingTime time;
     private final LineTimes lineTimes;
+    private final PlayingTests playingTests;
     private final Checks checks;
     private final Absences absences;
     private final PainReports pain;
@@ -61,6 +63,7 @@ public class HearingRuns {
             InstrumentCatalog catalog,
             HearingTime time,
             LineTimes lineTimes,
+            PlayingTests playingTests,
             Checks checks,
             Absences absences,
             PainReports pain) {
@@ -68,6 +71,7 @@ public class HearingRuns {
         this.pain = pain;
         this.checks = checks;
         this.lineTimes = lineTimes;
+        this.playingTests = playingTests;
         this.queries = queries;
         this.trails = trails;
         this.rosters = rosters;
@@ -243,8 +247,12 @@ public class HearingRuns {
                                 .orElse(m.id())));
         Map<UUID, LineFacts> lines = library.lines(programId, Set.copyOf(lineIds.values()));
         Map<UUID, Double> seconds = lineTimes.playingSeconds(programId, lines.keySet());
+        Map<UUID, Double> ofTests = tests.isEmpty() ? Map.of() : playingTests.playingSeconds(programId, tests.keySet());
         int countIn = lineTimes.countInMeasures(programId);
         return milestones.stream().collect(Collectors.toMap(Milestone::id, m -> {
+            if (ofTests.containsKey(m.id())) {
+                return time.ofPlaying(ofTests.get(m.id()));
+            }
             LineFacts line = lines.get(lineIds.get(m.id()));
             if (line == null) {
                 return time.ofCheck(Math.max(1, m.criteria().size()), SECONDS_PER_CRITERION);

@@ -264,6 +264,23 @@ public class Library {
         shelves.insertTest(programId, test);
     }
 
+    /** Puts a test behind everything that stands on the shelf. */
+    @Transactional
+    public void addTestAtEnd(UUID programId, Milestone milestone, TestFacts test) {
+        addTest(programId, milestone, test, shelves.findLastShelfOrder(programId) + 1);
+    }
+
+    /**
+     * Keeps an edited test as its next version; what was heard stays with the one it was heard against.
+     *
+     * @throws Problem when somebody else edited it since the version before
+     */
+    @Transactional
+    public void reviseTest(UUID programId, Milestone next, TestFacts test) {
+        reviseCheck(programId, next);
+        shelves.putTest(programId, test);
+    }
+
     @Transactional
     public void addBelt(UUID programId, Milestone milestone, Belt belt, BeltLook look, int shelfOrder) {
         shelves.insertMilestone(programId, milestone, shelfOrder);

@@ -57,7 +57,8 @@ class LibraryQueries {
         Map<UUID, MilestoneParts> parts = new LinkedHashMap<>();
         jdbc.sql("""
                         select m.id, m.kind, m.short_name, m.title, m.instrument_free, m.applies_to, m.version, v.pass_rule,
-                               v.pass_k, v.pass_n, v.pass_mark, c.ordinal, c.name, c.top_points, c.floor_points
+                               v.pass_k, v.pass_n, v.pass_mark, c.ordinal, c.name, c.top_points, c.floor_points,
+                               c.weight, c.levels
                         from milestone m
                         join milestone_version v
                           on v.program_id = m.program_id and v.milestone_id = m.id and v.version = m.version
@@ -115,7 +116,8 @@ class LibraryQueries {
         List<MilestoneParts> found = new ArrayList<>();
         jdbc.sql("""
                         select m.id, m.kind, m.short_name, m.title, m.instrument_free, m.applies_to, v.version, v.pass_rule,
-                               v.pass_k, v.pass_n, v.pass_mark, c.ordinal, c.name, c.top_points, c.floor_points
+                               v.pass_k, v.pass_n, v.pass_mark, c.ordinal, c.name, c.top_points, c.floor_points,
+                               c.weight, c.levels
                         from milestone m
                         join milestone_version v
                           on v.program_id = m.program_id and v.milestone_id = m.id and v.version = :version
@@ -149,7 +151,13 @@ class LibraryQueries {
     private static Criterion criterion(ResultSet row) throws SQLException {
         int floor = row.getInt("floor_points");
         OptionalInt floorPoints = row.wasNull() ? OptionalInt.empty() : OptionalInt.of(floor);
-        return new Criterion(row.getInt("ordinal"), row.getString("name"), row.getInt("top_points"), floorPoints);
+        return new Criterion(
+                row.getInt("ordinal"),
+                row.getString("name"),
+                row.getInt("top_points"),
+                floorPoints,
+                row.getInt("weight"),
+                Rows.texts(row, "levels"));
     }
 
     /** All that can be ordered, in shelf order. */

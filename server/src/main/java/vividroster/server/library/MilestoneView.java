@@ -7,6 +7,7 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
 import vividroster.core.music.InstrumentCode;
+import vividroster.core.progress.RubricScore;
 import vividroster.server.platform.Absent;
 
 /**
@@ -26,13 +27,33 @@ public record MilestoneView(
         @Absent Integer passMark,
         @Absent Integer passK,
         @Absent Integer passN,
+        @Absent ScoringView scoring,
         List<CriterionView> criteria,
         @Absent LineView line,
         @Absent String conditions) {
 
-    /** @param floorPoints fewest points that may pass */
+    /**
+     * @param floorPoints fewest points that may pass
+     * @param weight beside the others; only the proportion matters
+     * @param levels what is heard at each number of points, from 0; none where no words are kept
+     * @param worth what one point adds to the score, in the units of {@link ScoringView}
+     */
     public record CriterionView(
-            int ordinal, String name, int topPoints, @Absent Integer floorPoints) {}
+            int ordinal,
+            String name,
+            int topPoints,
+            @Absent Integer floorPoints,
+            int weight,
+            List<String> levels,
+            int worth) {}
+
+    /**
+     * How points come to a score, so that a desk can tell it press by press as the server will.
+     *
+     * @param unitsPerPoint what is added up is divided by it to come to points
+     * @param passUnits fewest that pass, every floor kept
+     */
+    public record ScoringView(long unitsPerPoint, long passUnits) {}
 
     /** @param lineId of a test the line it plays; concertKey for example "B-flat major" */
     public record LineView(
@@ -65,6 +86,7 @@ public record MilestoneView(
                 milestone.passRule() instanceof PassRule.ScoreAtLeast score ? score.mark() : null,
                 milestone.passRule() instanceof PassRule.KOfLastN kOfN ? (Integer) kOfN.k() : null,
                 milestone.passRule() instanceof PassRule.KOfLastN kOfN ? (Integer) kOfN.n() : null,
+                scoring(milestone),
                 milestone.criteria().stream()
                         .map(c -> new CriterionView(
                                 c.ordinal(),
@@ -72,7 +94,10 @@ public record MilestoneView(
                                 c.topPoints(),
                                 c.floorPoints().isPresent()
                                         ? (Integer) c.floorPoints().getAsInt()
-                                        : null))
+                                        : null,
+                                c.weight(),
+                                c.levels(),
+                                RubricScore.worth(milestone.criteria(), c)))
                         .toList(),
                 line == null ? null : lineView(line, books),
                 test == null ? null : test.conditions());
@@ -91,12 +116,27 @@ public record MilestoneView(
                 passMark,
                 passK,
                 passN,
+                scoring,
                 criteria.stream()
                         .map(c -> new CriterionView(
-                                c.ordinal(), names.get(c.ordinal() - 1), c.topPoints(), c.floorPoints()))
+                                c.ordinal(),
+                                names.get(c.ordinal() - 1),
+                                c.topPoints(),
+                                c.floorPoints(),
+                                c.weight(),
+                                c.levels(),
+                                c.worth()))
                         .toList(),
                 line,
                 conditions);
+    }
+
+    private static ScoringView scoring(Milestone milestone) {
+        if (!(milestone.passRule() instanceof PassRule.ScoreAtLeast score)) {
+            return null;
+        }
+        long whole = RubricScore.whole(milestone.criteria());
+        return new ScoringView(whole, score.mark() * whole);
     }
 
     private static LineView lineView(LineFacts line, Map<UUID, Book> books) {

@@ -129,8 +129,10 @@ class ShelfQueries {
                 .update();
         for (Criterion criterion : milestone.criteria()) {
             jdbc.sql("""
-                    insert into criterion (program_id, milestone_id, version, ordinal, name, top_points, floor_points)
-                    values (:programId, :milestoneId, :version, :ordinal, :name, :topPoints, :floorPoints)
+                    insert into criterion (program_id, milestone_id, version, ordinal, name, top_points, floor_points,
+                                           weight, levels)
+                    values (:programId, :milestoneId, :version, :ordinal, :name, :topPoints, :floorPoints,
+                            :weight, :levels)
                     """)
                     .param("programId", programId)
                     .param("milestoneId", milestone.id())
@@ -143,6 +145,8 @@ class ShelfQueries {
                             criterion.floorPoints().isPresent()
                                     ? (Integer) criterion.floorPoints().getAsInt()
                                     : null)
+                    .param("weight", criterion.weight())
+                    .param("levels", criterion.levels().toArray(String[]::new))
                     .update();
         }
     }
@@ -235,6 +239,18 @@ class ShelfQueries {
         jdbc.sql("""
                 insert into playing_test (program_id, milestone_id, line_id, conditions)
                 values (:programId, :milestoneId, :lineId, :conditions)
+                """)
+                .param("programId", programId)
+                .param("milestoneId", test.milestoneId())
+                .param("lineId", test.lineId().orElse(null), java.sql.Types.OTHER)
+                .param("conditions", test.conditions())
+                .update();
+    }
+
+    void putTest(UUID programId, TestFacts test) {
+        jdbc.sql("""
+                update playing_test set line_id = :lineId, conditions = :conditions
+                where program_id = :programId and milestone_id = :milestoneId
                 """)
                 .param("programId", programId)
                 .param("milestoneId", test.milestoneId())

@@ -46,6 +46,7 @@ import vividroster.server.lines.LineViews.RemarkView;
 import vividroster.server.lines.PracticeLadders.Asked;
 import vividroster.server.lines.PracticeLadders.LadderDraft;
 import vividroster.server.lines.PracticeLadders.LadderView;
+import vividroster.server.lines.PracticeLadders.Passage;
 import vividroster.server.lines.Readers.Stage;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
@@ -263,12 +264,14 @@ class LineController {
             @RequestParam(required = false) String division,
             @RequestParam(required = false) UUID classId,
             @RequestParam(defaultValue = "8") double minutes,
+            @RequestParam(required = false) Integer from,
+            @RequestParam(required = false) Integer to,
             @RequestParam(required = false) Stage stage) {
         return ladders.propose(
                 inDivision(kept(person, lineId), instrument, division),
                 instrument,
                 contexts.of(person.programId(), classId, lineId, stage),
-                new Asked(habit, theme, groupSize, minutes));
+                new Asked(habit, theme, groupSize, minutes, from == null || to == null ? null : new Passage(from, to)));
     }
 
     @GetMapping("/{lineId}/ladders/{instrument}")

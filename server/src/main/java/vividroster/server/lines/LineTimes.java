@@ -64,6 +64,33 @@ public class LineTimes implements PlayedMeasures {
         return seconds;
     }
 
+    /**
+     * A line with its time told as the programme reads it, at concert pitch.
+     *
+     * @param countInMeasures the programme's, 1 or 2
+     */
+    public record Timed(TimedView view, Numbering numbering, int countInMeasures) {}
+
+    /** Lines of which only facts are kept are left out. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Timed> timed(UUID programId, Collection<UUID> lineIds) {
+        Map<UUID, Timed> timed = new HashMap<>();
+        Map<UUID, Source> sources = notations.sources(programId, lineIds);
+        if (sources.isEmpty()) {
+            return timed;
+        }
+        Conventions conventions = chosen.of(programId);
+        sources.forEach((id, source) -> notations
+                .readable(source)
+                .ifPresent(score -> timed.put(
+                        id,
+                        new Timed(
+                                TimedView.of(score.sounding(), conventions.timing()),
+                                conventions.numbering(),
+                                conventions.countInMeasures()))));
+        return timed;
+    }
+
     /** 1 or 2. */
     @Transactional(readOnly = true)
     public int countInMeasures(UUID programId) {

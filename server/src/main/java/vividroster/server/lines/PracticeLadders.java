@@ -9,12 +9,14 @@ import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.music.Bpm;
 import vividroster.core.music.InstrumentCode;
+import vividroster.core.music.Part;
 import vividroster.core.music.Score;
 import vividroster.core.reading.Numbering;
 import vividroster.core.rehearsal.Ladder;
 import vividroster.core.rehearsal.Ladder.Group;
 import vividroster.core.rehearsal.Ladder.Habit;
 import vividroster.core.rehearsal.Ladder.Step;
+import vividroster.core.rehearsal.PassageLadder;
 import vividroster.core.rehearsal.Reading;
 import vividroster.core.rehearsal.ThemedLadder;
 import vividroster.core.rehearsal.Themes;
@@ -103,8 +105,26 @@ class PracticeLadders {
      * @param habit the programme's when null
      * @param theme null where the spots are followed
      * @param groupSize null for the usual
+     * @param passage the measures it is for; null for the whole line
      */
-    record Asked(Habit habit, Theme theme, Integer groupSize, double minutes) {}
+    record Asked(Habit habit, Theme theme, Integer groupSize, double minutes, Passage passage) {}
+
+    /** @param from and {@code to}, both included, as measures are numbered */
+    record Passage(int from, int to) {
+
+        /** @return both ends by index in the part, the earlier on the page first @throws Problem where there is none */
+        int[] within(Part part, Numbering numbering) {
+            int first = Math.min(from, to);
+            int last = Math.max(from, to);
+            int[] found = IntStream.range(0, part.measures().size())
+                    .filter(i -> numbering.of(part, i) >= first && numbering.of(part, i) <= last)
+                    .toArray();
+            if (found.length == 0) {
+                throw Problem.input("from", "The line has no measures " + first + " to " + last + ".");
+            }
+            return new int[] {found[0], found[found.length - 1]};
+        }
+    }
 
     LadderView propose(Score score, InstrumentCode code, Context context, Asked asked) {
         Conventions conventions = context.conventions();
@@ -124,8 +144,11 @@ class PracticeLadders {
                 String nothing = stretches.isEmpty() ? LadderWording.nothingOf(asked.theme()) : null;
                 return view(false, asked.minutes(), habit, asked.theme(), nothing, themed, shown, List.of());
             }
-            Ladder ladder = Ladder.of(
-                    line, reading.hotSpots(), new Ladder.Wish(habit, conventions.grouping(), size), asked.minutes());
+            Ladder.Wish wish = new Ladder.Wish(habit, conventions.grouping(), size);
+            int[] ends = asked.passage() == null ? null : asked.passage().within(line.part(), conventions.numbering());
+            Ladder ladder = ends == null
+                    ? Ladder.of(line, reading.hotSpots(), wish, asked.minutes())
+                    : PassageLadder.of(line, reading.hotSpots(), wish, ends[0], ends[1], asked.minutes());
             return view(false, asked.minutes(), habit, null, null, ladder, shown, List.of());
         } catch (IllegalArgumentException e) {
             throw Problem.input("minutes", "Give between a fraction of a minute and 120 minutes.");

@@ -129,7 +129,7 @@ public class PartnerChecks {
 
     private Milestone watchable(UUID programId, UUID milestoneId) {
         Milestone milestone = library.milestone(programId, milestoneId);
-        if (milestone.kind() == MilestoneKind.PLAYING_TEST || milestone.kind() == MilestoneKind.BELT) {
+        if (milestone.kind().isGraded() || milestone.kind() == MilestoneKind.BELT) {
             throw Problem.input(
                     "milestoneId",
                     "\"" + milestone.title()

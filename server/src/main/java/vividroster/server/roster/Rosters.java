@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -12,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.roster.PersonName;
+import vividroster.core.roster.Roster;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SeatChange;
 import vividroster.core.roster.SectionScope;
@@ -137,6 +139,14 @@ public class Rosters implements LetterUsers {
     @Transactional(readOnly = true)
     public Map<UUID, Student> students(UUID programId, Collection<UUID> ids) {
         return roster.findStudents(programId, ids).stream().collect(Collectors.toMap(Student::id, Function.identity()));
+    }
+
+    /** The numbers a school gives its students; empty where it gives none. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Optional<String>> numbers(UUID programId, Collection<UUID> ids) {
+        return roster.findRosterStudents(programId).stream()
+                .filter(student -> ids.contains(student.id()))
+                .collect(Collectors.toMap(Roster.Student::id, Roster.Student::number));
     }
 
     @Transactional(readOnly = true)

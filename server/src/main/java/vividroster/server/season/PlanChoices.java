@@ -134,7 +134,7 @@ class PlanChoices {
                             (Milestone m) -> kind.getValue().indexOf(m.id())))
                     .toList()) {
                 if (!there.contains(milestone.id()) && !retired.contains(milestone.id())) {
-                    boolean alone = kind.getKey() != PlanItem.Kind.LINE || heardAlone.contains(milestone.id());
+                    boolean alone = kind.getKey().isHeardAlone() || heardAlone.contains(milestone.id());
                     made.addAll(
                             passed(year, choice.classId(), instruments, kind.getKey(), milestone, ordinal++, alone));
                 }

@@ -98,7 +98,7 @@ class PlanFiles {
                 kind.usualValue,
                 false,
                 kind.usualMinutes,
-                kind != PlanItem.Kind.LINE,
+                kind.isHeardAlone(),
                 Optional.empty(),
                 Optional.empty(),
                 0,

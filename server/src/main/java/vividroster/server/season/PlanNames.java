@@ -14,7 +14,7 @@ final class PlanNames {
     static String of(PlanItem.Kind kind, Optional<Milestone> milestone, String title) {
         return switch (kind) {
             case LINE -> "line " + milestone.orElseThrow().shortName();
-            case TECHNIQUE_CHECK -> "“" + milestone.orElseThrow().title() + "”";
+            case TECHNIQUE_CHECK, WRITTEN_CHECK -> "“" + milestone.orElseThrow().title() + "”";
             case PLAYING_TEST -> milestone.orElseThrow().shortName();
             case BELT -> "the " + milestone.orElseThrow().title() + " belt";
             case PIECE, CATCH_UP -> "“" + title + "”";

@@ -414,7 +414,7 @@ class PlanYears {
                             kind.usualValue,
                             false,
                             kind.usualMinutes,
-                            kind != PlanItem.Kind.LINE,
+                            kind.isHeardAlone(),
                             seconds(kind, Optional.of(order.milestoneId())),
                             OptionalInt.empty(),
                             Optional.empty(),
@@ -426,7 +426,7 @@ class PlanYears {
         }
 
         private int seconds(PlanItem.Kind kind, Optional<UUID> milestoneId) {
-            return kind.isPassed() && kind != PlanItem.Kind.BELT
+            return kind.isPassed() && kind != PlanItem.Kind.BELT && kind != PlanItem.Kind.WRITTEN_CHECK
                     ? milestoneId.map(seconds::get).orElse(0)
                     : 0;
         }

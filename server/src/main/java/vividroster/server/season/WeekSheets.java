@@ -30,6 +30,7 @@ import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Carried;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.SchoolYear;
+import vividroster.core.testing.TestStages;
 import vividroster.server.checks.Checks;
 import vividroster.server.checks.Checks.FirstCheck;
 import vividroster.server.hearing.Player;
@@ -42,6 +43,7 @@ import vividroster.server.lines.LineBriefs.Briefs;
 import vividroster.server.office.Office;
 import vividroster.server.orders.Orders;
 import vividroster.server.platform.Absent;
+import vividroster.server.playingtests.TestPages;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 
@@ -61,6 +63,7 @@ class WeekSheets {
     private final LineBriefs briefs;
     private final Progress progress;
     private final PlanItemQueries items;
+    private final TestPages testPages;
 
     WeekSheets(
             Orders orders,
@@ -71,7 +74,9 @@ class WeekSheets {
             InstrumentCatalog catalog,
             LineBriefs briefs,
             Progress progress,
-            PlanItemQueries items) {
+            PlanItemQueries items,
+            TestPages testPages) {
+        this.testPages = testPages;
         this.briefs = briefs;
         this.progress = progress;
         this.items = items;
@@ -92,6 +97,8 @@ class WeekSheets {
      * @param fingers what each finger meets in the place, on strings
      * @param comingIn the note it begins with, with its fingering
      * @param roadmap measures in the order played, where it is not as printed
+     * @param rehearsed this week's stages of a playing test
+     * @param applies to retakes and what is late, of a playing test
      */
     record SheetItemView(
             UUID milestoneId,
@@ -112,7 +119,9 @@ class WeekSheets {
             @Absent String place,
             List<String> fingers,
             @Absent String pattern,
-            @Absent String drill) {}
+            @Absent String drill,
+            List<String> rehearsed,
+            List<String> applies) {}
 
     /** @param students that carry it over from an earlier week */
     record CarriedOverView(String title, int students) {}
@@ -141,7 +150,9 @@ class WeekSheets {
             Progress.Sheet progress,
             List<TechniqueCheck> care,
             int number,
-            Spelling spelling) {}
+            Spelling spelling,
+            Map<UUID, List<String>> rehearsed,
+            Map<UUID, List<String>> applies) {}
 
     /** What each section of a class has for the week of a day. */
     @Transactional(readOnly = true)
@@ -183,6 +194,10 @@ class WeekSheets {
         library.milestones(programId, ids).forEach(m -> milestones.put(m.id(), m));
         Map<UUID, LineFacts> lines = library.lines(programId, ids);
         Set<InstrumentCode> instruments = seats.stream().map(Seat::instrument).collect(Collectors.toSet());
+        Set<UUID> tests = inWeek.stream()
+                .map(MilestoneOrder::milestoneId)
+                .filter(id -> milestones.get(id).kind() == MilestoneKind.PLAYING_TEST)
+                .collect(Collectors.toSet());
         return new OfWeek(
                 inWeek,
                 milestones,
@@ -195,7 +210,9 @@ class WeekSheets {
                         .filter(check -> check.topic() == CheckTopic.CARE)
                         .toList(),
                 week.number().orElse(0),
-                checks.spelling(programId));
+                checks.spelling(programId),
+                rehearsed(programId, day, week, inWeek, tests),
+                tests.isEmpty() ? Map.of() : testPages.retakes(programId, tests));
     }
 
     /**
@@ -321,7 +338,35 @@ class WeekSheets {
                 carried.flatMap(c -> said(c.place())).orElse(null),
                 carried.flatMap(c -> brief.map(b -> b.fingersIn(c.place()))).orElse(List.of()),
                 carried.flatMap(c -> said(c.pattern())).orElse(null),
-                carried.flatMap(c -> said(c.drill())).orElse(null));
+                carried.flatMap(c -> said(c.drill())).orElse(null),
+                week.rehearsed().getOrDefault(order.id(), List.of()),
+                week.applies().getOrDefault(milestone.id(), List.of()));
+    }
+
+    /** Stages of playing tests by order. */
+    private Map<UUID, List<String>> rehearsed(
+            UUID programId, LocalDate day, SchoolYear.Week week, List<MilestoneOrder> inWeek, Set<UUID> tests) {
+        if (tests.isEmpty()) {
+            return Map.of();
+        }
+        List<LocalDate> mondays = office.year(programId, day).weeks().stream()
+                .filter(one -> one.number().isPresent())
+                .map(SchoolYear.Week::monday)
+                .toList();
+        Map<UUID, List<TestPages.StageView>> stages = testPages.stages(programId, tests);
+        return inWeek.stream()
+                .filter(order -> tests.contains(order.milestoneId()))
+                .collect(Collectors.toMap(
+                        MilestoneOrder::id,
+                        order -> TestStages.inWeek(
+                                        stages.getOrDefault(order.milestoneId(), List.of()),
+                                        mondays,
+                                        order.setOn(),
+                                        order.dueOn(),
+                                        week.monday())
+                                .stream()
+                                .map(stage -> stage.name() + ": " + stage.measures())
+                                .toList()));
     }
 
     private static Optional<String> said(String text) {

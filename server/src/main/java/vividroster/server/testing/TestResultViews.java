@@ -61,9 +61,9 @@ final class TestResultViews {
             String name,
             String instrumentName,
             List<Integer> marks,
-            int points,
+            double points,
             boolean passed,
-            int missing,
+            double missing,
             List<String> underFloor) {}
 
     /** @param measure its number on the page; absent where none was tapped */
