@@ -53,6 +53,14 @@ const WeekOrderPage = page(async () => (await import("../features/season/WeekOrd
 const PlanSettingsPage = page(
   async () => (await import("../features/season/PlanSettingsPage")).PlanSettingsPage,
 );
+const TestPage = page(async () => (await import("../features/playingtests/TestPage")).TestPage);
+const TestEditPage = page(async () => (await import("../features/playingtests/TestEditPage")).TestEditPage);
+const RubricsPage = page(async () => (await import("../features/playingtests/RubricsPage")).RubricsPage);
+const WrittenPage = page(async () => (await import("../features/written/WrittenPage")).WrittenPage);
+const WrittenEditPage = page(
+  async () => (await import("../features/written/WrittenEditPage")).WrittenEditPage,
+);
+const GradesPage = page(async () => (await import("../features/grades/GradesPage")).GradesPage);
 const BookTablePage = page(async () => (await import("../features/library/BookTablePage")).BookTablePage);
 const TestDayPage = page(async () => (await import("../features/testday/TestDayPage")).TestDayPage);
 const ResultsPage = page(async () => (await import("../features/testday/ResultsPage")).ResultsPage);
@@ -107,6 +115,14 @@ export function App() {
                 <Route path="/season/week" element={<WeekOrderPage />} />
                 <Route path="/season/settings" element={<PlanSettingsPage />} />
                 <Route path="/library/checks/new" element={<CheckEditPage />} />
+                <Route path="/library/tests/new" element={<TestEditPage />} />
+                <Route path="/library/tests/:milestoneId" element={<TestPage director />} />
+                <Route path="/library/tests/:milestoneId/edit" element={<TestEditPage />} />
+                <Route path="/library/rubrics" element={<RubricsPage />} />
+                <Route path="/library/written/new" element={<WrittenEditPage />} />
+                <Route path="/library/written/:milestoneId" element={<WrittenPage />} />
+                <Route path="/library/written/:milestoneId/edit" element={<WrittenEditPage />} />
+                <Route path="/roster/grades" element={<GradesPage director={director} />} />
                 <Route path="/library/checks/:milestoneId/edit" element={<CheckEditPage />} />
                 <Route path="/library/books/:bookId/lines/new" element={<LineEditPage />} />
                 <Route path="/library/books/:bookId/import" element={<LineImportPage />} />

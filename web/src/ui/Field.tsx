@@ -3,6 +3,7 @@ import {
   useId,
   type InputHTMLAttributes,
   type ReactNode,
+  type Ref,
   type SelectHTMLAttributes,
   type TextareaHTMLAttributes,
 } from "react";
@@ -41,9 +42,10 @@ export function Field({
   label,
   error,
   hint,
+  small,
   className,
   ...rest
-}: Labelled & InputHTMLAttributes<HTMLInputElement>) {
+}: Labelled & { small?: boolean } & InputHTMLAttributes<HTMLInputElement>) {
   const id = useId();
   return (
     <Frame id={id} label={label} error={error} hint={hint}>
@@ -51,7 +53,11 @@ export function Field({
         id={id}
         aria-invalid={Boolean(error)}
         aria-describedby={described(id, { label, error, hint })}
-        className={clsx("input hairline bg-base-100 w-full border-[1.5px]", className)}
+        className={clsx(
+          "input hairline bg-base-100 w-full border-[1.5px]",
+          small && "input-sm h-9 text-[0.95rem]",
+          className,
+        )}
         {...rest}
       />
     </Frame>
@@ -62,9 +68,10 @@ export function SelectField({
   label,
   error,
   hint,
+  small,
   className,
   ...rest
-}: Labelled & SelectHTMLAttributes<HTMLSelectElement>) {
+}: Labelled & { small?: boolean } & SelectHTMLAttributes<HTMLSelectElement>) {
   const id = useId();
   return (
     <Frame id={id} label={label} error={error} hint={hint}>
@@ -72,7 +79,11 @@ export function SelectField({
         id={id}
         aria-invalid={Boolean(error)}
         aria-describedby={described(id, { label, error, hint })}
-        className={clsx("select hairline bg-base-100 w-full border-[1.5px]", className)}
+        className={clsx(
+          "select hairline bg-base-100 w-full border-[1.5px]",
+          small && "select-sm h-9 text-[0.95rem]",
+          className,
+        )}
         {...rest}
       />
     </Frame>
@@ -104,7 +115,7 @@ export function AreaField({
 export function Cell({
   className,
   ...rest
-}: InputHTMLAttributes<HTMLInputElement> & { "aria-label": string }) {
+}: InputHTMLAttributes<HTMLInputElement> & { "aria-label": string; ref?: Ref<HTMLInputElement> }) {
   return (
     <input
       className={clsx(

@@ -18,6 +18,7 @@ export const ROWS = [
   { name: "lines", kind: "LINE" },
   { name: "checks", kind: "TECHNIQUE_CHECK" },
   { name: "tests", kind: "PLAYING_TEST" },
+  { name: "written", kind: "WRITTEN_CHECK" },
 ] as const;
 
 /** The week a day lies in; the nearest one where it lies in none. */

@@ -31,8 +31,8 @@ const milestone = (rest: Partial<Milestone>): Milestone => ({
   version: 3,
   passRule: "every criterion seen in one try",
   criteria: [
-    { ordinal: 1, name: "Carries", topPoints: 1 },
-    { ordinal: 2, name: "Wrist straight", topPoints: 1 },
+    { ordinal: 1, name: "Carries", topPoints: 1, weight: 1, levels: [], worth: 2 },
+    { ordinal: 2, name: "Wrist straight", topPoints: 1, weight: 1, levels: [], worth: 2 },
   ],
   ...rest,
 });

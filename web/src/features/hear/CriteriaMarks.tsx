@@ -1,7 +1,7 @@
 import clsx from "clsx";
 import type { Milestone } from "../../api/types";
 import { Kbd } from "../../ui/parts";
-import { markingOf, mostPoints, nextCriterion, pointsSoFar } from "./run";
+import { markingOf, mostPoints, nextCriterion, pointsSoFar, verdict } from "./run";
 
 interface Props {
   milestone: Milestone;
@@ -50,13 +50,13 @@ function Seen({ milestone, marks, onMark }: Props) {
 function Points({ milestone, marks, onMark }: Props) {
   const next = nextCriterion(milestone, marks);
   return (
-    <div role="group" aria-label="Points for each criterion" className="mb-4">
-      <ul className="grid gap-1.5">
+    <div role="group" aria-label="Points for each criterion" className="mb-2">
+      <ul className="grid gap-0.5">
         {milestone.criteria.map((criterion) => (
           <li
             key={criterion.ordinal}
             className={clsx(
-              "grid items-center gap-x-4 gap-y-1 rounded-xl border-[1.5px] px-3.5 py-1.5 sm:grid-cols-[1fr_auto]",
+              "grid items-center gap-x-4 gap-y-1 rounded-xl border-[1.5px] px-3 py-0.5 sm:grid-cols-[1fr_auto]",
               next === criterion.ordinal ? "border-base-content" : "border-transparent",
             )}
           >
@@ -65,9 +65,14 @@ function Points({ milestone, marks, onMark }: Props) {
               {criterion.floorPoints !== undefined && (
                 <span className="small soft"> at least {criterion.floorPoints}</span>
               )}
+              {criterion.levels.length > 0 && (
+                <span className="small soft ml-2 font-normal">
+                  {criterion.levels[marks.get(criterion.ordinal) ?? -1] ?? ""}
+                </span>
+              )}
             </span>
             <span className="flex gap-1.5" role="radiogroup" aria-label={criterion.name}>
-              {Array.from({ length: criterion.topPoints }, (_, i) => i + 1).map((points) => {
+              {Array.from({ length: criterion.topPoints + 1 }, (_, i) => i).map((points) => {
                 const chosen = marks.get(criterion.ordinal) === points;
                 return (
                   <button
@@ -75,12 +80,13 @@ function Points({ milestone, marks, onMark }: Props) {
                     type="button"
                     role="radio"
                     aria-checked={chosen}
+                    title={criterion.levels[points]}
                     onClick={(event) => {
                       onMark(criterion.ordinal, points);
                       if (event.detail > 0) event.currentTarget.blur();
                     }}
                     className={clsx(
-                      "size-10 rounded-lg border-[1.5px] font-semibold",
+                      "size-9 rounded-lg border-[1.5px] font-semibold [@media(pointer:coarse)]:size-11",
                       chosen
                         ? "bg-neutral text-neutral-content border-neutral"
                         : "hairline hover:bg-base-200",
@@ -94,9 +100,14 @@ function Points({ milestone, marks, onMark }: Props) {
           </li>
         ))}
       </ul>
-      <p className="mt-2 px-3.5">
-        <b className="display text-lg">{pointsSoFar(marks)}</b> of {mostPoints(milestone)} points
+      <p className="mt-1 px-3">
+        <b className="display text-lg">{pointsSoFar(milestone, marks)}</b> of {mostPoints(milestone)} points
         {milestone.passMark !== undefined && <span className="soft"> · {milestone.passMark} needed</span>}
+        {verdict(milestone, marks) && (
+          <b role="status" className="ml-3">
+            {verdict(milestone, marks)}
+          </b>
+        )}
       </p>
     </div>
   );

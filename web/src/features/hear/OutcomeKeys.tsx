@@ -16,6 +16,7 @@ interface Props {
 /** The large keys: each names its key, one press marks and moves on. */
 export function OutcomeKeys({ marking, milestone, marks, next, onPass, onOutcome, onExcuse }: Props) {
   const missing = marking === "points" && nextCriterion(milestone, marks) !== undefined;
+  const low = marking === "points";
   const missed = marking === "seen" ? [...marks.values()].filter((points) => points === 0).length : 0;
   const firstName = next?.split(" ")[0];
   const recordWords =
@@ -30,6 +31,7 @@ export function OutcomeKeys({ marking, milestone, marks, next, onPass, onOutcome
     <div className="grid grid-cols-2 gap-3 lg:grid-cols-4" role="group" aria-label="Outcome">
       <OutcomeKey
         strong
+        low={low}
         name={recordWords}
         hotkey="Enter"
         disabled={missing}
@@ -45,14 +47,21 @@ export function OutcomeKeys({ marking, milestone, marks, next, onPass, onOutcome
       {marking !== "points" && (
         <OutcomeKey
           outlined
+          low={low}
           name="Not yet"
           hotkey="Space"
           words="keeps it open, counts a try"
           onPress={() => onOutcome("NOT_YET")}
         />
       )}
-      <OutcomeKey name="Absent" hotkey="A" words="back in the next run" onPress={() => onOutcome("ABSENT")} />
-      <OutcomeKey name="Excused" hotkey="X" words="asks for a reason" onPress={onExcuse} />
+      <OutcomeKey
+        low={low}
+        name="Absent"
+        hotkey="A"
+        words="back in the next run"
+        onPress={() => onOutcome("ABSENT")}
+      />
+      <OutcomeKey low={low} name="Excused" hotkey="X" words="asks for a reason" onPress={onExcuse} />
     </div>
   );
 }
@@ -64,10 +73,12 @@ interface KeyProps {
   strong?: boolean;
   outlined?: boolean;
   disabled?: boolean;
+  /** Where much else stands on the desk. */
+  low?: boolean;
   onPress: () => void;
 }
 
-function OutcomeKey({ name, hotkey, words, strong, outlined, disabled, onPress }: KeyProps) {
+function OutcomeKey({ name, hotkey, words, strong, outlined, disabled, low, onPress }: KeyProps) {
   return (
     <button
       type="button"
@@ -78,7 +89,8 @@ function OutcomeKey({ name, hotkey, words, strong, outlined, disabled, onPress }
         onPress();
       }}
       className={clsx(
-        "min-h-[92px] rounded-[14px] border-2 px-4 pt-2.5 pb-2 text-left align-top",
+        "rounded-[14px] border-2 px-4 text-left align-top",
+        low ? "min-h-[64px] pt-1.5 pb-1" : "min-h-[92px] pt-2.5 pb-2",
         strong && "border-neutral bg-neutral text-neutral-content disabled:opacity-55",
         outlined && "border-base-content hover:bg-base-200",
         !strong && !outlined && "hairline hover:bg-base-200",

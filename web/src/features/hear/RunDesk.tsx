@@ -6,6 +6,7 @@ import { useSeesEverybody } from "../../app/role";
 import { StudentName } from "../../app/StudentName";
 import { useKeys } from "../../app/useKeys";
 import { Chip } from "../../ui/parts";
+import { playingTestQuery } from "../playingtests/tests.queries";
 import { ReportPain } from "../wellbeing/ReportPain";
 import { AllHeard } from "./AllHeard";
 import { AlsoHeard } from "./AlsoHeard";
@@ -21,6 +22,7 @@ import { LineCard } from "./LineCard";
 import { OtherListener } from "./OtherListener";
 import { OutcomeKeys } from "./OutcomeKeys";
 import { TempoTap } from "./TempoTap";
+import { TestCard } from "./TestCard";
 import { TriesSoFar } from "./TriesSoFar";
 import { useVariants, VariantPick } from "./VariantPick";
 import { WhatToTry } from "./WhatToTry";
@@ -63,6 +65,12 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
   const next = run.players.find((p) => p.studentId === state.queue[1]);
   const marking = markingOf(run.milestone);
   const isCheck = run.milestone.kind === "TECHNIQUE_CHECK";
+  const isTest = run.milestone.kind === "PLAYING_TEST";
+  const lineId = run.milestone.line?.lineId;
+  const test = useQuery({
+    ...playingTestQuery(run.milestone.id, player?.instrument, player?.division),
+    enabled: isTest && Boolean(player),
+  });
   const [digitsFor, setDigitsFor] = useState<Digits>(marking === "ear" ? "faults" : "criteria");
   const choices = useQuery({ ...choicesQuery(scope), enabled: marking === "ear" });
   const lines = (choices.data ?? []).filter(
@@ -145,13 +153,18 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
         <span className="small soft ml-auto">{whenHeard(player, triesOf)}</span>
       </div>
       <OtherListener name={player.name} others={others} studentId={player.studentId} />
-      <LineCard milestone={run.milestone} player={player} countInMeasures={run.countInMeasures} />
-      {run.milestone.line && (
+      {isTest ? (
+        <TestCard run={run} player={player} test={test.data} />
+      ) : (
+        <LineCard milestone={run.milestone} player={player} countInMeasures={run.countInMeasures} />
+      )}
+      {lineId && (
         <Suspense fallback={null}>
           <HeardLine
-            lineId={run.milestone.line.lineId}
+            lineId={lineId}
             player={player}
             low={marking !== "ear"}
+            played={isTest ? test.data?.parts.find((part) => part.lineId === lineId)?.played : undefined}
             noted={measuresOf(beside)}
             onMeasure={(number) => noteBeside({ type: "measure", number })}
           />
@@ -185,7 +198,8 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
         {run.milestone.line && (
           <TempoTap
             taps={beside.taps}
-            goal={run.milestone.line.tempoBpm}
+            goal={test.data?.tempoBpm ?? run.milestone.line.tempoBpm}
+            within={test.data && [test.data.slowestBpm, test.data.fastestBpm]}
             onTap={() => noteBeside(tapNow())}
           />
         )}
@@ -235,7 +249,13 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
       {isCheck && everybody && (
         <WhatToTry key={`try ${player.studentId}`} milestoneId={run.milestone.id} player={player} />
       )}
-      {everybody && <TriesSoFar studentId={player.studentId} milestoneId={run.milestone.id} />}
+      {everybody && (
+        <TriesSoFar
+          studentId={player.studentId}
+          milestoneId={run.milestone.id}
+          blind={(test.data?.listeners ?? 1) > 1}
+        />
+      )}
       <BeltStripOfStudent studentId={player.studentId} milestoneId={run.milestone.id} />
     </>
   );

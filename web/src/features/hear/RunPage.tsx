@@ -12,6 +12,7 @@ import { AwayList } from "../attendance/AwayList";
 import { runQuery } from "./hear.queries";
 import { CheckGrid } from "./CheckGrid";
 import { milestoneName } from "./milestoneName";
+import { PointsGrid } from "./PointsGrid";
 import { RunDesk } from "./RunDesk";
 import { RunQueue } from "./RunQueue";
 import { SectionAtOnce } from "./SectionAtOnce";
@@ -39,7 +40,8 @@ const MOST_TOGETHER = 4;
 function LiveRun({ run }: { run: Run }) {
   const name = useScopeName();
   const { search } = useScope();
-  const [atOnce, setAtOnce] = useState(false);
+  const onPaper = run.milestone.kind === "WRITTEN_CHECK";
+  const [atOnce, setAtOnce] = useState(onPaper);
   /** How many are heard together; undefined for one by one. */
   const [group, setGroup] = useState<number>();
   const live = useRun(run);
@@ -80,7 +82,9 @@ function LiveRun({ run }: { run: Run }) {
         aria-label="Desk"
         className="flex min-w-0 flex-col md:border-l-[1.5px] md:border-[var(--hairline)] md:pl-[22px]"
       >
-        {atOnce && run.milestone.kind === "TECHNIQUE_CHECK" ? (
+        {onPaper && run.milestone.criteria.length > 0 ? (
+          <PointsGrid run={run} live={live} />
+        ) : atOnce && run.milestone.kind === "TECHNIQUE_CHECK" ? (
           <CheckGrid run={run} live={live} onBack={() => setAtOnce(false)} />
         ) : atOnce ? (
           <SectionAtOnce run={run} live={live} onBack={() => setAtOnce(false)} />

@@ -38,9 +38,12 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
   const fit = fitWords(pace);
   const everybody = useSeesEverybody();
   const { search } = useScope();
+  const onPaper = run.milestone.kind === "WRITTEN_CHECK";
   return (
     <div className="min-w-0">
-      <h1 className="text-[1.4rem]">Hearing {name}</h1>
+      <h1 className="text-[1.4rem]">
+        {onPaper ? "Handed in by" : "Hearing"} {name}
+      </h1>
       <p className="small soft mt-0.5 mb-3">{milestoneName(run.milestone)}</p>
       <div className="border-base-content mb-3 rounded-[10px] border-[1.5px] px-3 py-2">
         <p className="display text-[1.13rem]">
@@ -50,23 +53,31 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
               : notCalled(run.players, live.state).length > 0
                 ? "Nobody more to call"
                 : "All heard"
-            : `${queue.length} left · ${duration(pace?.neededSeconds ?? queue.length * run.secondsPerStudent)}`}
+            : onPaper
+              ? `${queue.length} still to hand in`
+              : `${queue.length} left · ${duration(pace?.neededSeconds ?? queue.length * run.secondsPerStudent)}`}
         </p>
-        {queue.length > 0 && fit && <p className={clsx("small", !pace?.fits && "font-semibold")}>{fit}</p>}
+        {queue.length > 0 && fit && !onPaper && (
+          <p className={clsx("small", !pace?.fits && "font-semibold")}>{fit}</p>
+        )}
         <p className="small soft">
-          {eachWords(pace, run.secondsPerStudent)}
+          {!onPaper && eachWords(pace, run.secondsPerStudent)}
           {everybody && (
             <>
-              {" · "}
-              <Link
-                className={looks.link}
-                to={{ pathname: `/hear/${run.milestone.id}/day`, search: scopeSearch(search, {}) }}
-              >
-                days
-              </Link>
-              {run.milestone.criteria.length > 0 && (
+              {!onPaper && (
                 <>
                   {" · "}
+                  <Link
+                    className={looks.link}
+                    to={{ pathname: `/hear/${run.milestone.id}/day`, search: scopeSearch(search, {}) }}
+                  >
+                    days
+                  </Link>
+                </>
+              )}
+              {run.milestone.criteria.length > 0 && (
+                <>
+                  {!onPaper && " · "}
                   <Link
                     className={looks.link}
                     to={{ pathname: `/hear/${run.milestone.id}/results`, search: scopeSearch(search, {}) }}
@@ -85,7 +96,7 @@ export function RunQueue({ run, live, name, others, onAway }: Props) {
           />
         </div>
       </div>
-      <WhomToCall run={run} live={live} />
+      {!onPaper && <WhomToCall run={run} live={live} />}
       <ol aria-label="Queue" className="max-h-[46vh] overflow-y-auto md:max-h-[50vh]">
         {queue.map((id, i) => {
           const player = players.get(id);

@@ -5,12 +5,15 @@ interface Props {
   taps: readonly number[];
   /** What the line asks, in beats a minute. */
   goal: number;
+  /** The slowest and fastest a test allows; undefined where nothing is allowed for. */
+  within?: readonly (number | undefined)[];
   onTap: () => void;
 }
 
 /** Tapped along with the beat: how fast it was played, against what the line asks. */
-export function TempoTap({ taps, goal, onTap }: Props) {
+export function TempoTap({ taps, goal, within, onTap }: Props) {
   const tempo = tempoOf(taps);
+  const [slowest, fastest] = within ?? [];
   return (
     <button
       type="button"
@@ -26,6 +29,8 @@ export function TempoTap({ taps, goal, onTap }: Props) {
       ) : (
         <span aria-live="polite">
           <b>♩ = {tempo}</b> <span className="small soft">of {goal}</span>
+          {tempo !== undefined && slowest !== undefined && tempo < slowest && <b> too slow</b>}
+          {tempo !== undefined && fastest !== undefined && tempo > fastest && <b> too fast</b>}
         </span>
       )}
     </button>

@@ -1,18 +1,29 @@
 import { useQuery } from "@tanstack/react-query";
 import { shortDay } from "../../app/days";
+import { meQuery } from "../../app/queries";
 import { folderQuery } from "../folder/folder.queries";
 import { tryWords } from "../folder/tryWords";
 
 const MOST = 4;
 
 /** What this student did with this milestone before, latest first. */
-export function TriesSoFar({ studentId, milestoneId }: { studentId: string; milestoneId: string }) {
+export function TriesSoFar({
+  studentId,
+  milestoneId,
+  blind,
+}: {
+  studentId: string;
+  milestoneId: string;
+  /** What was heard today is the other listener's, who is not to be known before one's own. */
+  blind: boolean;
+}) {
   const folder = useQuery(folderQuery(studentId));
+  const today = useQuery(meQuery).data?.today;
   const tries = folder.data?.instruments
     .flatMap((instrument) => instrument.milestones)
     .filter((m) => m.milestoneId === milestoneId)
     .flatMap((m) => m.tries)
-    .filter((t) => !t.corrected && t.outcome !== "UNDONE");
+    .filter((t) => !t.corrected && t.outcome !== "UNDONE" && !(blind && t.heardOn === today));
   return (
     <section aria-label="Tries so far" className="mt-5">
       <h3 className="small soft mb-1 font-sans font-normal tracking-normal">Tries so far</h3>

@@ -13,11 +13,24 @@ import {
   nextOutcome,
   playerPlace,
   pointsSoFar,
+  verdict,
   runReducer,
   type RunState,
 } from "./run";
 
-const criterion = (ordinal: number, topPoints: number) => ({ ordinal, name: `C${ordinal}`, topPoints });
+const criterion = (
+  ordinal: number,
+  topPoints: number,
+  rest: { floorPoints?: number; worth?: number } = {},
+) => ({
+  ordinal,
+  name: `C${ordinal}`,
+  topPoints,
+  weight: 1,
+  levels: [],
+  worth: topPoints,
+  ...rest,
+});
 
 const milestone = (kind: Milestone["kind"], ...criteria: Milestone["criteria"]): Milestone => ({
   id: "m",
@@ -156,8 +169,57 @@ describe("marks", () => {
       { ordinal: 1, points: 4 },
       { ordinal: 2, points: 5 },
     ]);
-    expect(pointsSoFar(both)).toBe(9);
+    expect(pointsSoFar(test, both)).toBe(9);
     expect(mostPoints(test)).toBe(10);
+  });
+});
+
+describe("the score of a test", () => {
+  // Weights 2 and 1: most 9 points, a point of the first worth 18, of the second 9; 14 units make the whole.
+  const weighted: Milestone = {
+    ...milestone(
+      "PLAYING_TEST",
+      criterion(1, 5, { worth: 18, floorPoints: 2 }),
+      criterion(2, 4, { worth: 9 }),
+    ),
+    scoring: { unitsPerPoint: 14, passUnits: 84 },
+  };
+
+  it("is told on the scale of the plain sum, rounded down", () => {
+    // (18 · 4 + 9 · 1) / 14 = 5.78…
+    expect(
+      pointsSoFar(
+        weighted,
+        new Map([
+          [1, 4],
+          [2, 1],
+        ]),
+      ),
+    ).toBe(5.7);
+  });
+
+  it("says what it means at once: a floor first, then the sum", () => {
+    expect(verdict(weighted, new Map())).toBeUndefined();
+    expect(verdict(weighted, new Map([[1, 1]]))).toBe("not passed: c1 under 2");
+    expect(verdict(weighted, new Map([[1, 4]]))).toBeUndefined();
+    expect(
+      verdict(
+        weighted,
+        new Map([
+          [1, 4],
+          [2, 1],
+        ]),
+      ),
+    ).toBe("not yet enough points");
+    expect(
+      verdict(
+        weighted,
+        new Map([
+          [1, 4],
+          [2, 2],
+        ]),
+      ),
+    ).toBe("passes");
   });
 });
 

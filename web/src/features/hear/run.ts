@@ -117,8 +117,12 @@ export type Marking = "ear" | "seen" | "points";
 
 export function markingOf(milestone: Milestone): Marking {
   if (milestone.criteria.length === 0) return "ear";
-  return milestone.kind === "PLAYING_TEST" ? "points" : "seen";
+  return isScored(milestone) ? "points" : "seen";
 }
+
+/** Whether points are given, and decide what came of it. */
+export const isScored = (milestone: Milestone) =>
+  milestone.kind === "PLAYING_TEST" || milestone.kind === "WRITTEN_CHECK";
 
 /** The criterion the next digit of a test goes to: the first without points. */
 export function nextCriterion(milestone: Milestone, marks: ReadonlyMap<number, number>): number | undefined {
@@ -133,7 +137,7 @@ export function marksToSend(milestone: Milestone, marks: ReadonlyMap<number, num
   if (markingOf(milestone) === "ear" || (outcome !== "PASS" && outcome !== "NOT_YET")) return undefined;
   if (markingOf(milestone) === "seen" && outcome === "NOT_YET" && marks.size === 0) return undefined;
   return milestone.criteria
-    .filter((criterion) => marks.has(criterion.ordinal) || milestone.kind !== "PLAYING_TEST")
+    .filter((criterion) => marks.has(criterion.ordinal) || !isScored(milestone))
     .map(({ ordinal, topPoints }) => ({ ordinal, points: marks.get(ordinal) ?? topPoints }));
 }
 
@@ -145,13 +149,37 @@ export const isCounted = (
 ) =>
   marks !== undefined &&
   (outcome !== "PASS" ||
-    milestone.kind === "PLAYING_TEST" ||
+    isScored(milestone) ||
     marks.some(
       (mark) => mark.points < (milestone.criteria.find((c) => c.ordinal === mark.ordinal)?.topPoints ?? 0),
     ));
 
-export const pointsSoFar = (marks: ReadonlyMap<number, number>) =>
-  [...marks.values()].reduce((sum, points) => sum + points, 0);
+/** What the points given come to, in the units in which the server says what a point is worth. */
+const unitsSoFar = (milestone: Milestone, marks: ReadonlyMap<number, number>) =>
+  milestone.criteria.reduce((sum, c) => sum + c.worth * (marks.get(c.ordinal) ?? 0), 0);
+
+/** Points so far in tenths, rounded down as the server does. */
+export const pointsSoFar = (milestone: Milestone, marks: ReadonlyMap<number, number>) =>
+  milestone.scoring
+    ? Math.floor((unitsSoFar(milestone, marks) * 10) / milestone.scoring.unitsPerPoint) / 10
+    : [...marks.values()].reduce((sum, points) => sum + points, 0);
+
+/** Criteria marked under their floor: no total makes up for them. */
+export const underFloor = (milestone: Milestone, marks: ReadonlyMap<number, number>) =>
+  milestone.criteria.filter(
+    (c) => c.floorPoints !== undefined && (marks.get(c.ordinal) ?? c.floorPoints) < c.floorPoints,
+  );
+
+/** What the marks given mean so far: passed, or what is short of it; nothing before the first mark. */
+export function verdict(milestone: Milestone, marks: ReadonlyMap<number, number>): string | undefined {
+  if (!milestone.scoring || marks.size === 0) return undefined;
+  const under = underFloor(milestone, marks);
+  if (under.length > 0) {
+    return `not passed: ${under.map((c) => `${c.name.toLowerCase()} under ${c.floorPoints}`).join(", ")}`;
+  }
+  if (nextCriterion(milestone, marks) !== undefined) return undefined;
+  return unitsSoFar(milestone, marks) >= milestone.scoring.passUnits ? "passes" : "not yet enough points";
+}
 
 export const mostPoints = (milestone: Milestone) =>
   milestone.criteria.reduce((sum, criterion) => sum + criterion.topPoints, 0);

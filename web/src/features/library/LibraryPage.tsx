@@ -14,7 +14,7 @@ import { kindPlural } from "./kinds";
 import { Starters } from "./Starters";
 import { looks } from "../../ui/looks";
 
-const shelves = ["LINE", "TECHNIQUE_CHECK", "STARTERS", "PLAYING_TEST", "BELT"] as const;
+const shelves = ["LINE", "TECHNIQUE_CHECK", "STARTERS", "PLAYING_TEST", "WRITTEN_CHECK", "BELT"] as const;
 
 /** What can be ordered: lines, technique checks, playing tests and belts. */
 export function LibraryPage({ director }: { director: boolean }) {
@@ -47,10 +47,42 @@ export function LibraryPage({ director }: { director: boolean }) {
       {library.isError && <Failed error={library.error} again={() => void library.refetch()} />}
       {shelf === "STARTERS" && <Starters director={director} />}
       {shelf === "TECHNIQUE_CHECK" && director && <OwnChecks />}
+      {shelf === "PLAYING_TEST" && director && <NewTests />}
+      {shelf === "WRITTEN_CHECK" && director && <NewWritten />}
       {library.data && shelf !== "STARTERS" && (
         <Shelf library={library.data} kind={shelf} director={director} />
       )}
     </>
+  );
+}
+
+/** Building a test, and the rubrics it can be scored on. */
+function NewTests() {
+  const { search } = useScope();
+  const kept = scopeSearch(search, {});
+  return (
+    <div className="mb-2 flex flex-wrap gap-2">
+      <Link className={looks.smallPrimary} to={{ pathname: "/library/tests/new", search: kept }}>
+        Build a playing test
+      </Link>
+      <Link className={looks.smallButton} to={{ pathname: "/library/rubrics", search: kept }}>
+        Rubrics
+      </Link>
+    </div>
+  );
+}
+
+function NewWritten() {
+  const { search } = useScope();
+  return (
+    <p className="mb-2">
+      <Link
+        className={looks.smallPrimary}
+        to={{ pathname: "/library/written/new", search: scopeSearch(search, {}) }}
+      >
+        Make a written check
+      </Link>
+    </p>
   );
 }
 
@@ -101,22 +133,17 @@ function Shelf({
       </>
     );
   }
-  if (kind === "PLAYING_TEST" && director) {
-    return (
-      <>
-        <Criteria items={items} />
-        <details className="mt-4 max-w-xl">
-          <summary className="cursor-pointer font-semibold">Another playing test of a line</summary>
-          <div className="mt-2">
-            <TestStart />
-          </div>
-        </details>
-      </>
-    );
-  }
   if (kind === "BELT") return <Belts library={library} />;
   return <Criteria items={items} />;
 }
+
+const pages: Record<MilestoneKind, string> = {
+  LINE: "lines",
+  TECHNIQUE_CHECK: "checks",
+  PLAYING_TEST: "tests",
+  WRITTEN_CHECK: "written",
+  BELT: "belts",
+};
 
 function Criteria({ items }: { items: Milestone[] }) {
   const instruments = useQuery(instrumentsQuery);
@@ -128,11 +155,7 @@ function Criteria({ items }: { items: Milestone[] }) {
       {items.map((m) => (
         <li key={m.id} className="border-b border-[var(--hairline)] py-3">
           <h2 className="text-[1.15rem]">
-            {m.kind === "TECHNIQUE_CHECK" ? (
-              <Link to={{ pathname: `/library/checks/${m.id}`, search: kept }}>{m.title}</Link>
-            ) : (
-              m.title
-            )}
+            <Link to={{ pathname: `/library/${pages[m.kind]}/${m.id}`, search: kept }}>{m.title}</Link>
           </h2>
           <p className="small soft mb-1.5">
             {m.appliesTo.length === 0

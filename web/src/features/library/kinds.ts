@@ -4,6 +4,7 @@ export const kindName: Record<MilestoneKind, string> = {
   LINE: "line",
   TECHNIQUE_CHECK: "technique check",
   PLAYING_TEST: "playing test",
+  WRITTEN_CHECK: "written check",
   BELT: "belt",
 };
 
@@ -11,5 +12,6 @@ export const kindPlural: Record<MilestoneKind, string> = {
   LINE: "Lines",
   TECHNIQUE_CHECK: "Technique checks",
   PLAYING_TEST: "Playing tests",
+  WRITTEN_CHECK: "Written checks",
   BELT: "Belts",
 };

@@ -1,7 +1,7 @@
 import { at } from "../../api/at";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { put, remove } from "../../api/http";
 import type { Ladder, LadderDraft } from "../../api/types";
 import { duration } from "../../app/days";
@@ -30,6 +30,9 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
   const [theme, setTheme] = useState<Theme>();
   const [groupSize, setGroupSize] = useState<number>();
   const [running, setRunning] = useState(false);
+  const [asked, setAsked] = useSearchParams();
+  const from = measureOf(asked.get("from"));
+  const to = measureOf(asked.get("to"));
   const kept = useQuery(keptLadderQuery(lineId, instrument, scope.classId));
   const proposed = useQuery({
     ...ladderQuery({
@@ -41,6 +44,8 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
       theme,
       groupSize,
       minutes,
+      from,
+      to,
     }),
     placeholderData: keepPreviousData,
   });
@@ -57,12 +62,29 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
     mutationFn: () => remove(at("/api/lines/{lineId}/ladders/{instrument}", { lineId, instrument })),
     onSuccess: () => client.setQueryData(key, null),
   });
-  const own = kept.data;
+  // A passage asked for is worked out; what was kept is for the whole line.
+  const own = from !== undefined && to !== undefined ? undefined : kept.data;
   const shown = own ?? proposed.data;
   return (
     <section aria-label="Practice ladder">
       <div className="mb-1 flex flex-wrap items-baseline gap-x-4">
         <h2 className="text-lg">Practice ladder</h2>
+        {from !== undefined && to !== undefined && (
+          <button
+            type="button"
+            className="hairline rounded-full border-[1.5px] px-2.5"
+            onClick={() =>
+              setAsked((params) => {
+                params.delete("from");
+                params.delete("to");
+                return params;
+              })
+            }
+          >
+            measures {from} to {to} <span aria-hidden>×</span>
+            <span className="sr-only">back to the whole line</span>
+          </button>
+        )}
         {shown && <span className="small soft">takes {duration(shown.seconds)}</span>}
         <span className="ml-auto flex gap-2">
           <Link
@@ -118,3 +140,7 @@ export function PracticeLadder({ lineId, instrument, director }: Props) {
     </section>
   );
 }
+
+/** A measure's number of the address; anything else is none. */
+const measureOf = (text: string | null): number | undefined =>
+  text && /^\d{1,4}$/.test(text) ? Number(text) : undefined;

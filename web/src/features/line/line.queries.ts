@@ -83,6 +83,9 @@ export interface LadderWish {
   groupSize?: number;
   division?: string;
   minutes: number;
+  /** Numbers of the first and last measure, where only these are rehearsed. */
+  from?: number;
+  to?: number;
 }
 
 export const ladderQuery = ({ lineId, ...wish }: LadderWish) =>

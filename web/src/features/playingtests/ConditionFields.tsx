@@ -23,7 +23,7 @@ export function ConditionFields({ conditions, onChange }: Props) {
         <div>
           <span className="font-semibold">Tempo</span>
           <p className="mt-1 flex items-center gap-1.5">
-            ♩ =
+            <span className="whitespace-nowrap">♩ =</span>
             <Cell
               aria-label="Tempo of the test"
               placeholder="as printed"
@@ -45,7 +45,7 @@ export function ConditionFields({ conditions, onChange }: Props) {
         </div>
         <SelectField
           label="Pitch check"
-          className="select-sm h-9"
+          small
           value={conditions.pitchCheck ?? ""}
           onChange={(event) => put({ pitchCheck: event.target.value || undefined })}
         >
@@ -58,7 +58,7 @@ export function ConditionFields({ conditions, onChange }: Props) {
         </SelectField>
         <SelectField
           label="Played"
-          className="select-sm h-9"
+          small
           value={conditions.accompaniment}
           onChange={(event) => put({ accompaniment: event.target.value as Conditions["accompaniment"] })}
         >
@@ -69,7 +69,7 @@ export function ConditionFields({ conditions, onChange }: Props) {
         </SelectField>
         <SelectField
           label="Count-in"
-          className="select-sm h-9"
+          small
           value={conditions.countInMeasures}
           onChange={(event) => put({ countInMeasures: Number(event.target.value) })}
         >
@@ -79,7 +79,7 @@ export function ConditionFields({ conditions, onChange }: Props) {
         </SelectField>
         <SelectField
           label="A held note is ended by"
-          className="select-sm h-9"
+          small
           value={conditions.fermata}
           onChange={(event) => put({ fermata: event.target.value as Conditions["fermata"] })}
         >
@@ -103,7 +103,7 @@ export function ConditionFields({ conditions, onChange }: Props) {
       <div className="mt-2">
         <Field
           label="In your own words besides"
-          className="input-sm h-9"
+          small
           maxLength={200}
           value={conditions.besides}
           onChange={(event) => put({ besides: event.target.value })}

@@ -20,7 +20,7 @@ export function RetakeFields({
       <div className="grid gap-2">
         <SelectField
           label="Which try counts"
-          className="select-sm h-9"
+          small
           value={retakes.counting}
           onChange={(event) => {
             const counting = event.target.value as Retakes["counting"];

@@ -32,7 +32,7 @@ export function RubricChoice({ rubric, onChoose }: Props) {
         <div className="grow">
           <SelectField
             label="Begin with"
-            className="select-sm h-9"
+            small
             value={chosen}
             onChange={(event) => {
               const one = all[Number(event.target.value)];

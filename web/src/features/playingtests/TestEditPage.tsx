@@ -46,7 +46,9 @@ function TestForm({ milestoneId, drafted }: { milestoneId: string; drafted: Draf
       return milestoneId;
     },
     onSuccess: async (id) => {
-      toast(milestoneId ? "Kept as the next version; what was heard stays" : "On your shelf; order it in Season");
+      toast(
+        milestoneId ? "Kept as the next version; what was heard stays" : "On your shelf; order it in Season",
+      );
       await client.invalidateQueries({ queryKey: ["library"] });
       await client.invalidateQueries({ queryKey: ["progress"] });
       await navigate({ pathname: `/library/tests/${id}`, search: kept });
@@ -86,10 +88,7 @@ function TestForm({ milestoneId, drafted }: { milestoneId: string; drafted: Draf
               />
             </div>
             <PartRows parts={draft.parts} onChange={(parts) => put({ parts })} />
-            <ConditionFields
-              conditions={draft.conditions}
-              onChange={(conditions) => put({ conditions })}
-            />
+            <ConditionFields conditions={draft.conditions} onChange={(conditions) => put({ conditions })} />
           </div>
           <div className="grid content-start gap-5">
             <fieldset>
@@ -102,7 +101,7 @@ function TestForm({ milestoneId, drafted }: { milestoneId: string; drafted: Draf
             <RetakeFields retakes={draft.retakes} onChange={(retakes) => put({ retakes })} />
             <SelectField
               label="Scored by"
-              className="select-sm h-9"
+              small
               value={draft.listeners}
               onChange={(event) => put({ listeners: Number(event.target.value) })}
             >

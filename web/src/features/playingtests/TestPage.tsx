@@ -25,7 +25,10 @@ export function TestPage({ director }: { director: boolean }) {
     <>
       <Heading title={told.milestone.title} words={told.listeners === 2 ? "two listeners, blind" : undefined}>
         {director && <Shelving milestoneId={milestoneId} onShelf={onShelf} kept={kept} />}
-        <Link className={`${looks.smallPrimary} font-semibold`} to={{ pathname: `/hear/${milestoneId}`, search: kept }}>
+        <Link
+          className={`${looks.smallPrimary} font-semibold`}
+          to={{ pathname: `/hear/${milestoneId}`, search: kept }}
+        >
           Hear it
         </Link>
       </Heading>
@@ -83,7 +86,10 @@ function Part({ part, kept }: { part: PlayingTestPart; kept: string }) {
           <p className="small soft mt-1.5">Rehearsed in stages, one a week up to the day:</p>
           <ol className="grid gap-x-4 sm:grid-cols-2">
             {part.stages.map((stage) => (
-              <li key={stage.stage} className="flex justify-between gap-3 border-b border-[var(--hairline)] py-0.5">
+              <li
+                key={stage.stage}
+                className="flex justify-between gap-3 border-b border-[var(--hairline)] py-0.5"
+              >
                 <Link
                   to={{
                     pathname: `/library/lines/${part.lineId}`,

@@ -8,6 +8,7 @@ const tabs: { path: string; name: string; directors?: boolean }[] = [
   { path: "/roster/belts", name: "Belts" },
   { path: "/roster/students", name: "Students" },
   { path: "/roster/seating", name: "Seating" },
+  { path: "/roster/grades", name: "Grades" },
   { path: "/roster/fit", name: "Fit" },
   { path: "/roster/switch", name: "Switch", directors: true },
 ];

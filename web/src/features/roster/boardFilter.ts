@@ -15,6 +15,7 @@ export const kinds: readonly [Kind, string][] = [
   ["LINE", "lines"],
   ["TECHNIQUE_CHECK", "checks"],
   ["PLAYING_TEST", "tests"],
+  ["WRITTEN_CHECK", "written"],
 ];
 
 /** The columns and rows that are wanted; marks stay with their columns. */

@@ -6,7 +6,7 @@ import { kindPlural } from "../library/kinds";
 import { findMilestones } from "./orderForm";
 import { looks } from "../../ui/looks";
 
-const kinds: MilestoneKind[] = ["LINE", "TECHNIQUE_CHECK", "PLAYING_TEST", "BELT"];
+const kinds: MilestoneKind[] = ["LINE", "TECHNIQUE_CHECK", "PLAYING_TEST", "WRITTEN_CHECK", "BELT"];
 
 interface Props {
   library: LibraryView;

@@ -168,6 +168,17 @@ function Item({ item, instrument }: { item: SheetItem; instrument: string }) {
           {trap}
         </span>
       ))}
+      {item.rehearsed.map((stage) => (
+        <span key={stage} className="block">
+          <span className="soft">This week </span>
+          {stage}
+        </span>
+      ))}
+      {item.applies.map((words) => (
+        <span key={words} className="soft block">
+          {words}
+        </span>
+      ))}
       {[item.tip, item.trouble, item.drill].map(
         (words) =>
           words && (

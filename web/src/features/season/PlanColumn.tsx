@@ -155,6 +155,7 @@ const barHue: Partial<Record<PlanItem["kind"], string>> = {
   BELT: "var(--brass)",
   PIECE: "var(--brass)",
   PLAYING_TEST: "var(--string)",
+  WRITTEN_CHECK: "var(--percussion)",
   TECHNIQUE_CHECK: "var(--woodwind)",
   CATCH_UP: "var(--percussion)",
 };
@@ -162,6 +163,7 @@ const barHue: Partial<Record<PlanItem["kind"], string>> = {
 const partLook: Record<PlanItem["kind"], string> = {
   LINE: "bg-neutral text-neutral-content",
   PLAYING_TEST: "bg-primary text-primary-content",
+  WRITTEN_CHECK: "bg-secondary text-secondary-content",
   TECHNIQUE_CHECK: "bg-secondary text-secondary-content",
   BELT: "bg-secondary text-secondary-content",
   PIECE: "bg-neutral text-neutral-content",

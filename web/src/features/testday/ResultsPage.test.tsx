@@ -4,7 +4,15 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 import type { TestResults } from "../../api/types";
 import { draw, server } from "../../test/render";
 import { ResultsPage } from "./ResultsPage";
-import { kappaWords, shortWords, standWords, stricterWords, weakestWords } from "./resultWords";
+import {
+  countsWords,
+  failedBrackets,
+  kappaWords,
+  shortWords,
+  standWords,
+  stricterWords,
+  weakestWords,
+} from "./resultWords";
 
 const student = (name: string, points: number, passed: boolean): TestResults["students"][number] => ({
   studentId: name,
@@ -15,6 +23,7 @@ const student = (name: string, points: number, passed: boolean): TestResults["st
   passed,
   missing: passed ? 0 : 6 - points,
   underFloor: [],
+  retake: "One retake left.",
 });
 const results: TestResults = {
   milestoneId: "t",
@@ -44,6 +53,12 @@ const results: TestResults = {
     { measure: 2, sign: "F natural", students: 2 },
     { sign: "rushes", students: 1 },
   ],
+  distribution: [
+    { points: 4, students: 1, ofClass: 3 },
+    { points: 6, students: 1, ofClass: 9 },
+  ],
+  compared: { students: 1, better: 1, worse: 0, criteria: [{ ordinal: 1, before: 2, now: 3.5 }] },
+  waiting: [],
   listeners: [
     {
       first: "Odalys",
@@ -62,13 +77,22 @@ const results: TestResults = {
 };
 
 const page = (told: TestResults) => {
-  server({ "GET /api/tests/t/results": told, "GET /api/rail": { sections: [] }, "GET /api/classes": [] });
+  const seen = server({
+    "GET /api/tests/t/results": told,
+    "GET /api/tests/t/training": [
+      { milestoneId: "c", title: "Count aloud", passed: 3, students: 8, minutes: 11, monday: "2027-02-22" },
+    ],
+    "POST /api/season/orders": {},
+    "GET /api/rail": { sections: [] },
+    "GET /api/classes": [],
+  });
   draw(
     <Routes>
       <Route path="/hear/:milestoneId/results" element={<ResultsPage />} />
     </Routes>,
     "/hear/t/results?class=c1&instrument=trumpet",
   );
+  return seen;
 };
 
 afterEach(() => {
@@ -100,6 +124,30 @@ describe("results of a test", () => {
     expect(screen.getAllByRole("row")).toHaveLength(12);
   });
 
+  it("propose the check that trains the weakest, and order it by one press", async () => {
+    page(results);
+    expect(
+      await screen.findByText(/Count aloud trains it: 11 min for the section, 3 of 8 have it/),
+    ).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Order it for 22 Feb" }));
+    expect(await screen.findByRole("button", { name: "Ordered" })).toBeTruthy();
+  });
+
+  it("count points and tell earlier from now", async () => {
+    page(results);
+    expect((await screen.findByRole("region", { name: "Points" })).textContent).toContain(
+      "4 points: 1 of the section, 3 of the class",
+    );
+    const earlier = screen.getByRole("region", { name: "Earlier and now" });
+    expect(earlier.textContent).toContain("1 student heard on two days: 1 better, 0 worse.");
+    expect(earlier.textContent).toContain("Sound2 → 3.5");
+  });
+
+  it("hide what the other listener scored until one has scored too", async () => {
+    page({ ...results, waiting: ["Ilse Marangi"] });
+    expect(await screen.findByText(/the other listener is done, you are not/)).toBeTruthy();
+  });
+
   it("say when nobody was heard", async () => {
     page({ ...results, heard: 0, passed: 0, students: [], listeners: [], weakest: undefined });
     expect(await screen.findByText(/the strips come with the first/)).toBeTruthy();
@@ -120,6 +168,19 @@ describe("results in words", () => {
       "sound below its floor, whatever the total",
     );
     expect(shortWords(student("x", 7, true))).toBe("");
+    expect(countsWords({ ...student("x", 6, true), countedPercent: 75 }, 8)).toBe("");
+    expect(countsWords({ ...student("x", 6, true), countedPercent: 60 }, 8)).toBe("counts 60 %.");
+  });
+
+  it("bracket the measures that failed, with the most students of each", () => {
+    const failed = [
+      { measure: 2, sign: "F natural", students: 2 },
+      { measure: 2, sign: "rushes", students: 4 },
+      { sign: "stops", students: 1 },
+    ];
+    expect(failedBrackets(failed, [{ number: 1 }, { number: 2 }])).toEqual([
+      { measure: 1, label: "4", spot: false },
+    ]);
   });
 
   it("say how far listeners agree, and when that cannot be told", () => {

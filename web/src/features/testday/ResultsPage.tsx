@@ -5,10 +5,21 @@ import { scopeSearch, useScope } from "../../app/scope";
 import { useScopeName } from "../../app/useScopeName";
 import type { TestResults } from "../../api/types";
 import { looks } from "../../ui/looks";
-import { Band, Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
+import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
 import { counted } from "../../ui/words";
 import { DotStrip } from "./DotStrip";
-import { byNeed, kappaWords, shortWords, standWords, stricterWords, weakestWords } from "./resultWords";
+import { FailedLine } from "./FailedLine";
+import {
+  byNeed,
+  comparedWords,
+  countsWords,
+  distributionWords,
+  kappaWords,
+  shortWords,
+  standWords,
+  stricterWords,
+} from "./resultWords";
+import { Trains } from "./Trains";
 import { testResultsQuery } from "./results.queries";
 
 const SHOWN = 8;
@@ -56,22 +67,22 @@ export function ResultsPage() {
               <p className="small soft mt-1">Each note-head one student; bar below: the whole class.</p>
             </section>
             <div className="grid content-start gap-5">
-              <WhereItFailed told={told} />
-              {weakestWords(told) && (
-                <Band label="Weakest">
-                  <b>{weakestWords(told)}</b>
-                  <Link
-                    className={`${looks.smallButton} font-semibold`}
-                    to={{ pathname: "/season/week", search: scopeSearch(search, {}) }}
-                  >
-                    Order what trains it
-                  </Link>
-                </Band>
+              {told.waiting.length > 0 && (
+                <p>
+                  <b>{told.waiting.join(", ")}</b>: the other listener is done, you are not; scores stay
+                  hidden until then.
+                </p>
               )}
+              <WhereItFailed told={told} />
+              <Trains told={told} />
               {told.listeners.map((pair) => (
                 <Listeners key={`${pair.first} ${pair.second}`} pair={pair} />
               ))}
             </div>
+          </div>
+          <div className="mt-5 grid gap-x-10 gap-y-5 lg:grid-cols-2">
+            <Distribution told={told} />
+            <Earlier told={told} />
           </div>
           <Students told={told} />
         </>
@@ -97,6 +108,61 @@ function WhereItFailed({ told }: { told: TestResults }) {
             </span>
             <span className="small soft">
               {one.students} of {told.heard}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <FailedLine told={told} />
+    </section>
+  );
+}
+
+/** How many have how many points: counts, since an average hides who is where. */
+function Distribution({ told }: { told: TestResults }) {
+  if (told.distribution.length === 0) return null;
+  const most = Math.max(...told.distribution.map((one) => one.ofClass));
+  return (
+    <section aria-label="Points">
+      <h2 className="mb-1 text-[1.2rem]">Points, counted</h2>
+      <ul className="flex items-end gap-1.5">
+        {told.distribution.map((one) => (
+          <li key={one.points} className="grid justify-items-center" title={distributionWords(one)}>
+            <span className="sr-only">{distributionWords(one)}</span>
+            <span
+              aria-hidden
+              className="bg-base-300 flex w-5 items-end"
+              style={{ height: (48 * one.ofClass) / most }}
+            >
+              <span className="bg-neutral w-5" style={{ height: (48 * one.students) / most }} />
+            </span>
+            <span aria-hidden className={told.mark === one.points ? "small font-bold" : "small soft"}>
+              {one.points}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="small soft">Dark: the section; light: the whole class.</p>
+    </section>
+  );
+}
+
+/** The same test earlier in the year, of those who were heard again. */
+function Earlier({ told }: { told: TestResults }) {
+  const { compared } = told;
+  if (!compared) return null;
+  return (
+    <section aria-label="Earlier and now">
+      <h2 className="mb-1 text-[1.2rem]">Earlier and now</h2>
+      <p>{comparedWords(compared)}</p>
+      <ul>
+        {compared.criteria.map((one) => (
+          <li
+            key={one.ordinal}
+            className="flex justify-between gap-3 border-b border-[var(--hairline)] py-0.5"
+          >
+            <span>{told.criteria.find((criterion) => criterion.ordinal === one.ordinal)?.name}</span>
+            <span className="tabular-nums">
+              {one.before} → <b>{one.now}</b>
             </span>
           </li>
         ))}
@@ -177,7 +243,9 @@ function Students({ told }: { told: TestResults }) {
               <td className="px-2 font-semibold tabular-nums">{student.points}</td>
               <td>
                 <b>{student.passed ? "passed" : "not yet"}</b>{" "}
-                <span className="small soft">{shortWords(student)}</span>
+                <span className="small soft">
+                  {shortWords(student)} {countsWords(student, told.top)} {student.retake}
+                </span>
               </td>
             </tr>
           ))}

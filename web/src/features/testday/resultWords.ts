@@ -60,3 +60,32 @@ export function stricterWords(pair: TestResults["listeners"][number]): string {
 /** The students who have not passed first, those short of most before the others. */
 export const byNeed = (students: TestResults["students"]): TestResults["students"] =>
   students.toSorted((one, other) => Number(one.passed) - Number(other.passed) || one.points - other.points);
+
+/** What all tries count, where that is not what the last one scored. */
+export const countsWords = (student: TestResults["students"][number], top: number): string =>
+  student.countedPercent === undefined ||
+  Math.abs(student.countedPercent - (100 * student.points) / top) < 0.6
+    ? ""
+    : `counts ${student.countedPercent} %.`;
+
+export const distributionWords = (one: TestResults["distribution"][number]): string =>
+  `${counted(one.points, "point")}: ${one.students} of the section, ${one.ofClass} of the class`;
+
+export const comparedWords = (compared: NonNullable<TestResults["compared"]>): string =>
+  `${counted(compared.students, "student")} heard on two days: ${compared.better} better, ${compared.worse} worse.`;
+
+/** A bracket under every measure that failed, labelled with how many students; by index in the line. */
+export function failedBrackets(
+  failed: TestResults["failed"],
+  measures: readonly { number: number }[],
+): { measure: number; label: string; spot: boolean }[] {
+  const students = new Map<number, number>();
+  failed.forEach((one) => {
+    if (one.measure !== undefined) {
+      students.set(one.measure, Math.max(students.get(one.measure) ?? 0, one.students));
+    }
+  });
+  return measures.flatMap(({ number }, measure) =>
+    students.has(number) ? [{ measure, label: String(students.get(number)), spot: false }] : [],
+  );
+}

@@ -115,4 +115,117 @@ class TestResultsTest {
                         .status())
                 .isEqualTo(403);
     }
+
+    private String twoListenersTest() {
+        director.post(
+                "/api/lines/" + school.id("line") + "/notes",
+                Map.of("abc", "X:1\nT:Gulls\nM:4/4\nL:1/4\nQ:1/4=80\nK:Bb\nB,CDE|F4|]\n"));
+        Map<String, Object> conditions = Map.of(
+                "tolerancePercent",
+                10,
+                "countInMeasures",
+                1,
+                "fullValues",
+                true,
+                "accompaniment",
+                "ALONE",
+                "memory",
+                false,
+                "fermata",
+                "STUDENT",
+                "besides",
+                "");
+        Map<String, Object> criterion = Map.of("name", "Sound", "topPoints", 5, "weight", 1, "levels", List.of());
+        Answer written = director.post(
+                "/api/playing-tests",
+                Map.of(
+                        "shortName",
+                        "Duo",
+                        "title",
+                        "Heard by two",
+                        "parts",
+                        List.of(Map.of("milestoneId", school.id("line"), "variants", List.of())),
+                        "conditions",
+                        conditions,
+                        "rubric",
+                        Map.of("name", "One", "mark", 3, "criteria", List.of(criterion)),
+                        "retakes",
+                        Map.of("counting", "BEST", "latePercent", 100, "substitutePercent", 100),
+                        "listeners",
+                        2));
+        assertThat(written.status()).as(written.text()).isEqualTo(201);
+        return written.json().path("milestoneId").asString();
+    }
+
+    private void scored(ApiClient by, String test, String student, int points) {
+        Map<String, Object> attempt = school.attempt(student, "test", "PASS");
+        attempt.put("milestoneId", test);
+        attempt.put("marks", List.of(Map.of("ordinal", 1, "points", points)));
+        assertThat(by.post("/api/attempts", attempt).status()).isLessThan(300);
+    }
+
+    private static List<String> queue(ApiClient person, String test, String classId) {
+        List<String> ids = new ArrayList<>();
+        person.get("/api/hearing/run/" + test + "?classId=" + classId)
+                .json()
+                .path("queue")
+                .forEach(id -> ids.add(id.asString()));
+        return ids;
+    }
+
+    @Test
+    void twoListenersAreBlindUntilBothAreDone() {
+        String test = twoListenersTest();
+        String winds = school.id("Winds").toString();
+        String ana = school.id("Ana Reed").toString();
+        scored(director, test, "Ana Reed", 5);
+        assertThat(queue(director, test, winds)).as("who heard her is done").doesNotContain(ana);
+        assertThat(queue(school.assistant(), test, winds).getFirst())
+                .as("the other hears her next")
+                .isEqualTo(ana);
+        JsonNode blind = school.assistant()
+                .get("/api/tests/" + test + "/results?classId=" + winds)
+                .json();
+        assertThat(blind.path("heard").asInt()).isZero();
+        assertThat(blind.path("waiting").get(0).asString()).isEqualTo("Ana Reed");
+        scored(school.assistant(), test, "Ana Reed", 3);
+        assertThat(queue(school.assistant(), test, winds)).doesNotContain(ana);
+        JsonNode both = school.assistant()
+                .get("/api/tests/" + test + "/results?classId=" + winds)
+                .json();
+        assertThat(both.path("waiting")).isEmpty();
+        // (5 + 3) / 2 of 5.
+        assertThat(both.path("students").get(0).path("countedPercent").asDouble())
+                .isEqualTo(80);
+        assertThat(both.path("listeners")
+                        .get(0)
+                        .path("apart")
+                        .get(0)
+                        .path("name")
+                        .asString())
+                .isEqualTo("Ana Reed");
+    }
+
+    @Test
+    void pointsAreCountedAndWhatAppliesToRetakesIsSaid() {
+        heard(director, "Ana Reed", 4, 4);
+        heard(director, "Bo Lund", 2, 1);
+        JsonNode told = results("").json();
+        assertThat(told.path("distribution").get(0).path("points").asInt()).isEqualTo(3);
+        assertThat(told.path("distribution").get(1).path("ofClass").asInt()).isEqualTo(1);
+        assertThat(told.path("students").get(0).path("retake").asString()).isEqualTo("Retakes left.");
+        assertThat(told.has("compared")).as("nobody on two days").isFalse();
+    }
+
+    @Test
+    void theCheckThatTrainsACriterionIsProposed() {
+        JsonNode trains = director.get("/api/tests/" + school.id("test") + "/training?ordinal=1&classId="
+                        + school.id("Winds") + "&instrument=flute")
+                .json();
+        assertThat(trains.isArray()).isTrue();
+        assertThat(director.get("/api/tests/" + school.id("test") + "/training?ordinal=9&classId=" + school.id("Winds")
+                                + "&instrument=flute")
+                        .sentence())
+                .isEqualTo("The test has no criterion 9.");
+    }
 }

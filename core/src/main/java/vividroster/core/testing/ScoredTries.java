@@ -2,6 +2,7 @@ package vividroster.core.testing;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -49,5 +50,15 @@ public final class ScoredTries {
                 && !heard.contains(one.listener())
                 && playing.getFirst().heardOn().equals(one.heardOn())
                 && playing.getFirst().substitute() == one.substitute();
+    }
+
+    /**
+     * Whether a listener has still to score what somebody else has heard already.
+     *
+     * @param heardBy who scored the playing so far
+     * @param listeners wanted: 1 or 2
+     */
+    public static boolean waitsFor(Collection<UUID> heardBy, UUID listener, int listeners) {
+        return !heardBy.isEmpty() && heardBy.size() < listeners && !heardBy.contains(listener);
     }
 }

@@ -2,6 +2,7 @@ package vividroster.core.written;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
@@ -48,8 +49,8 @@ public final class WrittenCheck {
 
     /**
      * The same sources, asks and seed make the same questions. As many of each kind as there is something to ask, in
-     * turn; no place is asked about twice, and one answer only again when every other was asked for. In the order of
-     * {@link Ask}.
+     * turn; no place is asked about twice, and one answer only again when every other was asked for. In the order of the
+     * lines, of one line in the order of {@link Ask}.
      *
      * @param count 1..{@link #MOST_QUESTIONS}; fewer come where the lines hold no more
      */
@@ -78,7 +79,11 @@ public final class WrittenCheck {
                 }
             }
         }
-        return asked.values().stream().flatMap(List::stream).toList();
+        List<UUID> lines = sources.stream().map(Source::lineId).toList();
+        return asked.values().stream()
+                .flatMap(List::stream)
+                .sorted(Comparator.comparingInt(question -> lines.indexOf(question.lineId())))
+                .toList();
     }
 
     private static List<WrittenQuestion> drawn(List<Source> sources, Ask ask, UniformRandomProvider random) {

@@ -56,4 +56,16 @@ class ScoredTriesTest {
                 .containsExactly(tuple(new UUID(0, 1), DAY));
         assertThat(ScoredTries.of(List.of(), 2)).isEmpty();
     }
+
+    @ParameterizedTest(name = "{0} heard, {1} of {2} listeners waits: {3}")
+    @CsvSource({"'', A, 2, false", "A, B, 2, true", "A, A, 2, false", "A, B, 1, false", "A B, C, 2, false"})
+    void whoHasStillToScoreWhatTheOtherHeard(String heard, char listener, int listeners, boolean waits) {
+        List<UUID> heardBy = heard.isEmpty()
+                ? List.of()
+                : List.of(heard.split(" ")).stream()
+                        .map(one -> new UUID(1, one.charAt(0)))
+                        .toList();
+        assertThat(ScoredTries.waitsFor(heardBy, new UUID(1, listener), listeners))
+                .isEqualTo(waits);
+    }
 }

@@ -19,6 +19,7 @@ import vividroster.core.curriculum.LineFault;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.curriculum.Rubric;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.progress.Attempt;
 import vividroster.core.progress.CriterionMark;
@@ -51,6 +52,7 @@ final class DemoHistory {
     private final Map<UUID, Milestone> milestones;
     private final List<UUID> hearers;
     private final InstrumentCatalog catalog;
+    private final Set<UUID> twoListeners;
     private final DemoStories stories = new DemoStories();
     private final Map<String, Integer> minuteOfDay = new HashMap<>();
     private final List<HeardAttempt> history = new ArrayList<>();
@@ -63,8 +65,10 @@ final class DemoHistory {
             Map<UUID, String> names,
             Map<String, Milestone> byKey,
             List<UUID> hearers,
-            InstrumentCatalog catalog) {
+            InstrumentCatalog catalog,
+            Set<UUID> twoListeners) {
         this.catalog = catalog;
+        this.twoListeners = twoListeners;
         this.year = year;
         this.today = today;
         this.zone = zone;
@@ -165,7 +169,10 @@ final class DemoHistory {
                 boolean fine = good || dice.nextDouble() < 0.65;
                 int points = criterion.topPoints() == 1
                         ? (fine ? 1 : 0)
-                        : Math.min(criterion.topPoints(), (fine ? 3 : 2) + dice.nextInt(good ? 3 : 2));
+                        : criterion.topPoints() > Rubric.MOST_POINTS
+                                ? criterion.topPoints() * (good ? 3 : 2) / 4
+                                        + dice.nextInt(criterion.topPoints() / 4 + 1)
+                                : Math.min(criterion.topPoints(), (fine ? 3 : 2) + dice.nextInt(good ? 3 : 2));
                 marks.add(new CriterionMark(criterion.ordinal(), points));
             }
             if (!good && !marks.isEmpty() && marks.getFirst().points() == 1) {
@@ -178,6 +185,9 @@ final class DemoHistory {
             Evidence evidence =
                     dice.nextInt(6) == 0 && marks.isEmpty() ? Evidence.LIVE_WITH_SECTION : Evidence.LIVE_ALONE;
             tries.add(hear(seat, milestone, day, outcome, evidence, marks, ""));
+            if (twoListeners.contains(milestone.id())) {
+                hearToo(tries.getLast(), milestone);
+            }
             if (passed(milestone, tries)) {
                 return true;
             }
@@ -226,6 +236,36 @@ final class DemoHistory {
                 Optional.empty());
         history.add(new HeardAttempt(attempt, hearer, reason, Beside.heard(faults(attempt, milestone))));
         return attempt;
+    }
+
+    /** The other listener's score of the same playing: mostly alike, now and then a point or two apart. */
+    private void hearToo(Attempt first, Milestone milestone) {
+        Random dice = new Random((names.get(first.studentId()) + "|too|" + first.heardOn()).hashCode());
+        List<CriterionMark> marks = first.marks().stream()
+                .map(mark -> {
+                    int apart = dice.nextInt(10) < 6 ? 0 : dice.nextInt(5) - 2;
+                    int top = milestone.criteria().get(mark.ordinal() - 1).topPoints();
+                    return new CriterionMark(mark.ordinal(), Math.clamp(mark.points() + apart, 0, top));
+                })
+                .toList();
+        UUID heardBy = history.getLast().heardBy();
+        Attempt second = new Attempt(
+                Ids.next(),
+                first.studentId(),
+                first.milestoneId(),
+                first.milestoneVersion(),
+                first.instrument(),
+                first.classId(),
+                first.heardOn(),
+                first.heardAt().plusSeconds(1),
+                first.recordedAt().plusSeconds(1),
+                first.evidence(),
+                PassJudge.isGood(milestone, Outcome.NOT_YET, marks) ? Outcome.PASS : Outcome.NOT_YET,
+                marks,
+                false,
+                Optional.empty());
+        history.add(new HeardAttempt(
+                second, heardBy.equals(hearers.getFirst()) ? hearers.get(1) : hearers.getFirst(), "", Beside.NOTHING));
     }
 
     /** What went wrong where it was not yet good: one fault a student tends to, and now and then another. */

@@ -20,19 +20,28 @@ import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.curriculum.PassRule;
+import vividroster.core.curriculum.Rubric;
 import vividroster.core.curriculum.TechniqueCheck;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
+import vividroster.core.music.Pitch;
+import vividroster.core.reading.Excerpt;
+import vividroster.core.testing.PlayingTest;
+import vividroster.core.testing.RetakePolicy;
+import vividroster.core.testing.TestConditions;
+import vividroster.core.written.WrittenQuestion;
+import vividroster.formats.checks.RubricFile;
 import vividroster.server.checks.Checks;
 import vividroster.server.library.BeltLook;
 import vividroster.server.library.Book;
 import vividroster.server.library.Library;
-import vividroster.server.library.TestFacts;
 import vividroster.server.lines.LineNotations;
 import vividroster.server.lines.LineNotations.Format;
 import vividroster.server.lines.LineNotations.Source;
 import vividroster.server.lines.LineRemarks;
 import vividroster.server.platform.Ids;
+import vividroster.server.playingtests.PlayingTests;
+import vividroster.server.writtenchecks.WrittenChecks;
 
 /** Puts the demo's book, checks, tests and belts on the shelves. */
 final class DemoLibrary {
@@ -43,6 +52,8 @@ final class DemoLibrary {
     private final Checks checks;
     private final LineNotations notations;
     private final LineRemarks remarks;
+    private final PlayingTests tests;
+    private final WrittenChecks written;
     private final InstrumentCatalog catalog;
     private final UUID programId;
     private final UUID accountId;
@@ -54,9 +65,13 @@ final class DemoLibrary {
             Checks checks,
             LineNotations notations,
             LineRemarks remarks,
+            PlayingTests tests,
+            WrittenChecks written,
             InstrumentCatalog catalog,
             UUID programId,
             UUID accountId) {
+        this.tests = tests;
+        this.written = written;
         this.library = library;
         this.notations = notations;
         this.remarks = remarks;
@@ -72,14 +87,18 @@ final class DemoLibrary {
             Checks checks,
             LineNotations notations,
             LineRemarks remarks,
+            PlayingTests tests,
+            WrittenChecks written,
             InstrumentCatalog catalog,
             UUID programId,
             UUID accountId) {
-        DemoLibrary demo = new DemoLibrary(library, checks, notations, remarks, catalog, programId, accountId);
+        DemoLibrary demo =
+                new DemoLibrary(library, checks, notations, remarks, tests, written, catalog, programId, accountId);
         demo.checks();
         demo.lines(row -> true);
         demo.remarks();
         demo.tests();
+        demo.writtenChecks();
         demo.belts();
         return demo.byKey;
     }
@@ -92,7 +111,7 @@ final class DemoLibrary {
             UUID programId,
             UUID accountId,
             String volume) {
-        DemoLibrary shelf = new DemoLibrary(library, null, notations, remarks, null, programId, accountId);
+        DemoLibrary shelf = new DemoLibrary(library, null, notations, remarks, null, null, null, programId, accountId);
         shelf.shelfOrder = library.lastShelfOrder(programId);
         shelf.lines(row -> row.get("volume").equals(volume));
         shelf.remarks();
@@ -184,28 +203,101 @@ final class DemoLibrary {
 
     private void tests() {
         for (CSVRecord row : DemoFiles.rows("tests")) {
-            List<Criterion> criteria = new ArrayList<>();
-            for (String text : DemoFiles.split(row.get("criteria"))) {
-                String[] floor = text.split(" floor ");
-                int lastSpace = floor[0].lastIndexOf(' ');
-                criteria.add(new Criterion(
-                        criteria.size() + 1,
-                        floor[0].substring(0, lastSpace),
-                        Integer.parseInt(floor[0].substring(lastSpace + 1)),
-                        floor.length == 2 ? OptionalInt.of(Integer.parseInt(floor[1])) : OptionalInt.empty()));
-            }
+            Rubric rubric = rubric(row);
             Milestone test = milestone(
                     MilestoneKind.PLAYING_TEST,
                     row,
                     row.get("short"),
-                    new PassRule.ScoreAtLeast(Integer.parseInt(row.get("mark"))),
-                    criteria);
-            library.addTest(
+                    new PassRule.ScoreAtLeast(rubric.mark()),
+                    rubric.criteria());
+            tests.load(
                     programId,
+                    accountId,
                     keep(row.get("key"), test),
-                    new TestFacts(
-                            test.id(), Optional.of(byKey.get(row.get("line")).id()), row.get("conditions")),
+                    new PlayingTest(
+                            List.of(new PlayingTest.Part(
+                                    byKey.get(row.get("line")).id(), excerpt(row.get("excerpt")), List.of())),
+                            conditions(row),
+                            retakes(row),
+                            Integer.parseInt(row.get("listeners"))),
                     ++shelfOrder);
+        }
+    }
+
+    /** One that ships, or the row's own criteria. */
+    private static Rubric rubric(CSVRecord row) {
+        if (!row.get("rubric").isEmpty()) {
+            return RubricFile.shipped().stream()
+                    .filter(rubric -> rubric.name().equals(row.get("rubric")))
+                    .findFirst()
+                    .orElseThrow();
+        }
+        List<Criterion> criteria = new ArrayList<>();
+        for (String text : DemoFiles.split(row.get("criteria"))) {
+            String[] floor = text.split(" floor ");
+            int lastSpace = floor[0].lastIndexOf(' ');
+            criteria.add(new Criterion(
+                    criteria.size() + 1,
+                    floor[0].substring(0, lastSpace),
+                    Integer.parseInt(floor[0].substring(lastSpace + 1)),
+                    floor.length == 2 ? OptionalInt.of(Integer.parseInt(floor[1])) : OptionalInt.empty()));
+        }
+        return new Rubric(row.get("title"), criteria, Integer.parseInt(row.get("mark")));
+    }
+
+    private static Optional<Excerpt> excerpt(String measures) {
+        if (measures.isEmpty()) {
+            return Optional.empty();
+        }
+        String[] ends = measures.split("-");
+        return Optional.of(new Excerpt(Integer.parseInt(ends[0]), Integer.parseInt(ends[1]), false));
+    }
+
+    private static TestConditions conditions(CSVRecord row) {
+        return new TestConditions(
+                Optional.empty(),
+                TestConditions.USUAL_TOLERANCE,
+                Optional.of(row.get("tone")).filter(tone -> !tone.isEmpty()).map(Pitch::named),
+                Integer.parseInt(row.get("countIn")),
+                true,
+                TestConditions.Accompaniment.valueOf(row.get("accompaniment")),
+                false,
+                TestConditions.FermataEnd.valueOf(row.get("fermata")),
+                row.get("besides"));
+    }
+
+    private static RetakePolicy retakes(CSVRecord row) {
+        String[] counting = row.get("retakes").split(" ");
+        return new RetakePolicy(
+                RetakePolicy.Counting.valueOf(counting[0]),
+                counting.length == 2 ? OptionalInt.of(Integer.parseInt(counting[1])) : OptionalInt.empty(),
+                number(row.get("mostRetakes")),
+                number(row.get("windowDays")),
+                new RetakePolicy.Credit(Integer.parseInt(row.get("late"))),
+                new RetakePolicy.Credit(Integer.parseInt(row.get("substitute"))));
+    }
+
+    private static OptionalInt number(String text) {
+        return text.isEmpty() ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(text));
+    }
+
+    private void writtenChecks() {
+        for (CSVRecord row : DemoFiles.rows("written")) {
+            UUID id = written.make(
+                    programId,
+                    accountId,
+                    row.get("short"),
+                    row.get("title"),
+                    DemoFiles.split(row.get("lines")).stream()
+                            .map(line -> byKey.get(line).id())
+                            .toList(),
+                    DemoFiles.split(row.get("asks")).stream()
+                            .map(WrittenQuestion.Ask::valueOf)
+                            .collect(Collectors.toSet()),
+                    Integer.parseInt(row.get("questions")),
+                    Integer.parseInt(row.get("mark")));
+            keep(row.get("key"), library.milestone(programId, id));
+            shelfOrder = library.lastShelfOrder(programId);
         }
     }
 

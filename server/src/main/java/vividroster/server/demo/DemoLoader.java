@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,10 +44,12 @@ import vividroster.server.office.Office;
 import vividroster.server.orders.Orders;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.playingtests.PlayingTests;
 import vividroster.server.podium.Decisions;
 import vividroster.server.roster.ClassShape;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
+import vividroster.server.writtenchecks.WrittenChecks;
 
 /** Loads the demo scenario from its data files, all of it or nothing. */
 @Component
@@ -60,6 +63,8 @@ public class DemoLoader {
     private final Checks checks;
     private final LineNotations notations;
     private final LineRemarks remarks;
+    private final PlayingTests tests;
+    private final WrittenChecks written;
     private final Orders orders;
     private final Hearing hearing;
     private final DemoFirstWeeks firstWeeks;
@@ -77,6 +82,8 @@ public class DemoLoader {
             Checks checks,
             LineNotations notations,
             LineRemarks remarks,
+            PlayingTests tests,
+            WrittenChecks written,
             Orders orders,
             Hearing hearing,
             DemoFirstWeeks firstWeeks,
@@ -95,6 +102,8 @@ public class DemoLoader {
         this.checks = checks;
         this.notations = notations;
         this.remarks = remarks;
+        this.tests = tests;
+        this.written = written;
         this.orders = orders;
         this.hearing = hearing;
         this.firstWeeks = firstWeeks;
@@ -150,8 +159,8 @@ public class DemoLoader {
         Map<String, SchoolClass> classes = classes(programId);
         Map<UUID, String> names = new LinkedHashMap<>();
         List<Seat> seats = seats(programId, classes, names);
-        Map<String, Milestone> milestones =
-                DemoLibrary.load(library, checks, notations, remarks, catalog, programId, people.getFirst());
+        Map<String, Milestone> milestones = DemoLibrary.load(
+                library, checks, notations, remarks, tests, written, catalog, programId, people.getFirst());
         List<MilestoneOrder> set = new ArrayList<>(orders(classes, milestones));
         set.addAll(DemoSeason.orders(year, today, classes, milestones));
         orders.load(programId, people.getFirst(), set);
@@ -159,8 +168,17 @@ public class DemoLoader {
         Map<UUID, SchoolClass> byId = new HashMap<>();
         classes.values().forEach(c -> byId.put(c.id(), c));
         OrderBook book = new OrderBook(set, milestones.values(), library.allBelts(programId), catalog);
-        List<HeardAttempt> history =
-                new DemoHistory(year, today, zone, byId, names, milestones, people, catalog).of(seats, book);
+        List<HeardAttempt> history = new DemoHistory(
+                        year,
+                        today,
+                        zone,
+                        byId,
+                        names,
+                        milestones,
+                        people,
+                        catalog,
+                        twoListeners(programId, milestones))
+                .of(seats, book);
         hearing.load(programId, history);
         habits.load(programId, people.getFirst(), history, byId, milestones.values(), year, today);
         DemoFiles.rows("decisions")
@@ -307,5 +325,15 @@ public class DemoLoader {
                     Optional.of(row.get("division")).filter(d -> !d.isEmpty()));
         }
         return new SectionScope.Tutti(classId);
+    }
+
+    private Set<UUID> twoListeners(UUID programId, Map<String, Milestone> milestones) {
+        return tests
+                .of(programId, milestones.values().stream().map(Milestone::id).toList())
+                .entrySet()
+                .stream()
+                .filter(test -> test.getValue().listeners() == 2)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 }

@@ -52,7 +52,7 @@ class HearController {
             @ParameterObject ScopeRequest scope,
             @RequestParam(required = false) @Size(max = MOST_CLASSES, message = "At most {max} classes more.")
                     Set<UUID> with) {
-        return desk.run(person.programId(), milestoneId, scopes(scope, with), reaches.of(person));
+        return desk.run(person, milestoneId, scopes(scope, with), reaches.of(person));
     }
 
     private static final int MOST_CLASSES = 12;
@@ -89,7 +89,7 @@ class HearController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID milestoneId,
             @RequestParam @Size(max = 100, message = "Ask for at most {max} students at once.") Set<UUID> studentIds) {
-        return desk.positions(person.programId(), milestoneId, studentIds, reaches.of(person));
+        return desk.positions(person, milestoneId, studentIds, reaches.of(person));
     }
 
     @GetMapping("/pace/{milestoneId}")

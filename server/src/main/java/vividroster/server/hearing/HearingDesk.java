@@ -3,6 +3,8 @@ package vividroster.server.hearing;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -34,6 +36,8 @@ import vividroster.core.season.MilestoneOrder;
 import vividroster.core.testing.HearingPace;
 import vividroster.core.testing.HearingQueue;
 import vividroster.core.testing.HearingQueue.LeftOut;
+import vividroster.core.testing.PlayingTest;
+import vividroster.core.testing.ScoredTries;
 import vividroster.server.checks.Checks;
 import vividroster.server.hearing.HearingRuns.Queue;
 import vividroster.server.hearing.HearingRuns.Seated;
@@ -48,6 +52,7 @@ import vividroster.server.orders.Orders;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
+import vividroster.server.playingtests.PlayingTests;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 
@@ -63,6 +68,8 @@ class HearingDesk {
     private final Orders orders;
     private final Checks checks;
     private final InstrumentCatalog catalog;
+    private final Hearing hearing;
+    private final PlayingTests playingTests;
 
     HearingDesk(
             Rosters rosters,
@@ -72,7 +79,11 @@ class HearingDesk {
             Office office,
             Orders orders,
             Checks checks,
-            InstrumentCatalog catalog) {
+            InstrumentCatalog catalog,
+            Hearing hearing,
+            PlayingTests playingTests) {
+        this.hearing = hearing;
+        this.playingTests = playingTests;
         this.rosters = rosters;
         this.progress = progress;
         this.runs = runs;
@@ -169,7 +180,8 @@ class HearingDesk {
      * @param scopes at least one; who sits in several is heard once
      */
     @Transactional(readOnly = true)
-    public RunView run(UUID programId, UUID milestoneId, List<SectionScope> scopes, Reach reach) {
+    public RunView run(SignedIn person, UUID milestoneId, List<SectionScope> scopes, Reach reach) {
+        UUID programId = person.programId();
         LocalDate today = office.today(programId);
         Milestone milestone = library.milestone(programId, milestoneId);
         if (isGraded(milestone) && !reach.seesGrades()) {
@@ -179,6 +191,13 @@ class HearingDesk {
         List<Seated> rows = called.rows();
         Sheet sheet = progress.sheet(programId, Question.of(called.seats(), today, milestoneId));
         Queue queue = runs.queue(programId, rows, milestone, sheet);
+        Set<UUID> waiting = waitingFor(
+                person, milestone, rows.stream().map(row -> row.student().id()).toList(), today);
+        List<UUID> order = new ArrayList<>(rows.stream()
+                .map(row -> row.student().id())
+                .filter(waiting::contains)
+                .toList());
+        queue.called().order().stream().filter(id -> !waiting.contains(id)).forEach(order::add);
         Map<UUID, String> classNames =
                 rosters.classes(programId).stream().collect(Collectors.toMap(SchoolClass::id, SchoolClass::name));
         Map<UUID, TestFacts> tests = library.tests(programId, List.of(milestoneId));
@@ -194,13 +213,17 @@ class HearingDesk {
                 worded(programId, MilestoneView.of(milestone, lines, tests, library.books(programId))),
                 (int) runs.perStudent(programId, milestone).toSeconds(),
                 runs.countInMeasures(programId),
-                queue.called().order(),
+                order,
                 rows.stream()
                         .map(row -> playerView(
                                 row,
                                 sheet.standing(row.player(), milestoneId),
                                 sheet.outlook(row.player(), milestoneId),
-                                queue.called().leftOut().get(row.student().id()),
+                                waiting.contains(row.student().id())
+                                        ? null
+                                        : queue.called()
+                                                .leftOut()
+                                                .get(row.student().id()),
                                 queue.lastHeardOn().get(row.student().id()),
                                 today,
                                 lines.get(lineId),
@@ -260,7 +283,8 @@ class HearingDesk {
 
     /** Where students of a run stand now, since somebody else heard them; those out of reach are left out. */
     @Transactional(readOnly = true)
-    public List<PositionView> positions(UUID programId, UUID milestoneId, Set<UUID> studentIds, Reach reach) {
+    public List<PositionView> positions(SignedIn person, UUID milestoneId, Set<UUID> studentIds, Reach reach) {
+        UUID programId = person.programId();
         LocalDate today = office.today(programId);
         Milestone milestone = library.milestone(programId, milestoneId);
         if (isGraded(milestone) && !reach.seesGrades()) {
@@ -273,12 +297,15 @@ class HearingDesk {
                 .forEach(seat -> playing.putIfAbsent(seat.studentId(), seat));
         Sheet sheet = progress.sheet(programId, Question.of(seats, today, milestoneId));
         HearingQueue.Policy policy = checks.calling(programId);
+        Set<UUID> waiting = waitingFor(person, milestone, playing.keySet(), today);
         return playing.values().stream()
                 .map(seat -> new Player(seat.studentId(), seat.instrument()))
                 .map(player -> new PositionView(
                         player.studentId(),
-                        HearingQueue.leftOut(sheet.call(player, milestoneId), false, false, policy)
-                                .orElse(null),
+                        waiting.contains(player.studentId())
+                                ? null
+                                : HearingQueue.leftOut(sheet.call(player, milestoneId), false, false, policy)
+                                        .orElse(null),
                         StandingView.of(sheet.standing(player, milestoneId)),
                         OutlookView.of(sheet.outlook(player, milestoneId))))
                 .toList();
@@ -327,6 +354,29 @@ class HearingDesk {
                 toBell.map(time -> (int) time.toSeconds()).orElse(null),
                 fit.inTime(),
                 fit.fits());
+    }
+
+    /** Whom the other of two listeners has scored today, and this one has still to. */
+    private Set<UUID> waitingFor(SignedIn person, Milestone milestone, Collection<UUID> studentIds, LocalDate today) {
+        int listeners = milestone.kind() == MilestoneKind.PLAYING_TEST
+                ? playingTests
+                        .of(person.programId(), milestone.id())
+                        .map(PlayingTest::listeners)
+                        .orElse(1)
+                : 1;
+        if (listeners == 1) {
+            return Set.of();
+        }
+        Map<UUID, List<UUID>> heardBy = hearing.standing(person.programId(), studentIds, milestone.id()).stream()
+                .filter(heard -> heard.attempt().heardOn().equals(today)
+                        && !heard.attempt().marks().isEmpty())
+                .collect(Collectors.groupingBy(
+                        heard -> heard.attempt().studentId(),
+                        Collectors.mapping(HeardAttempt::heardBy, Collectors.toList())));
+        return heardBy.entrySet().stream()
+                .filter(entry -> ScoredTries.waitsFor(entry.getValue(), person.accountId(), listeners))
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 
     /** A check as the programme's schools word it. */

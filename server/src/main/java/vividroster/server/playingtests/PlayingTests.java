@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Milestone;
 import vividroster.core.music.Bpm;
 import vividroster.core.reading.Entry;
 import vividroster.core.reading.Excerpt;
@@ -74,6 +75,12 @@ public class PlayingTests {
                 1);
     }
 
+    /** Whether its conditions were said one by one; else they are words alone. */
+    @Transactional(readOnly = true)
+    boolean isBuilt(UUID programId, UUID milestoneId) {
+        return queries.findNewest(programId, Set.of(milestoneId)).containsKey(milestoneId);
+    }
+
     @Transactional(readOnly = true)
     public Optional<PlayingTest> of(UUID programId, UUID milestoneId) {
         return Optional.ofNullable(of(programId, Set.of(milestoneId)).get(milestoneId));
@@ -129,5 +136,20 @@ public class PlayingTests {
         return excerpt.flatMap(e -> e.in(line.view(), line.numbering()).span())
                 .orElseGet(() ->
                         new Span(0, line.view().roadmap().orElseThrow().played().size() - 1));
+    }
+
+    /** Puts a test on the shelf as it is; for data that was checked where it was made. */
+    @Transactional
+    public void load(UUID programId, UUID accountId, Milestone milestone, PlayingTest test, int shelfOrder) {
+        Optional<UUID> line = test.parts().stream().map(Part::milestoneId).findFirst();
+        Optional<Bpm> own = library.lines(programId, line.stream().toList()).values().stream()
+                .findFirst()
+                .map(LineFacts::tempo);
+        library.addTest(
+                programId,
+                milestone,
+                new TestFacts(milestone.id(), line, TestWording.inOne(test.conditions(), own)),
+                shelfOrder);
+        queries.insertVersion(programId, milestone.id(), milestone.version(), TestContent.of(test), accountId);
     }
 }

@@ -123,7 +123,9 @@ public class TestPages {
                 test.parts().stream()
                         .map(part -> part(test, part, instrument, division, known, lines, timed))
                         .toList(),
-                TestWording.conditions(test.conditions(), tempo.map(Bpm::new)),
+                tests.isBuilt(programId, milestoneId)
+                        ? TestWording.conditions(test.conditions(), tempo.map(Bpm::new))
+                        : List.of(facts.get(milestoneId).conditions()),
                 tempo.orElse(null),
                 tempo.map(t -> t * (1 - tolerance)).orElse(null),
                 tempo.map(t -> t * (1 + tolerance)).orElse(null),

@@ -33,6 +33,6 @@ class TestResultController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID milestoneId,
             @ParameterObject ScopeRequest scope) {
-        return pages.of(person.programId(), milestoneId, scope.toScope());
+        return pages.of(person, milestoneId, scope.toScope());
     }
 }

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Criterion;
@@ -28,7 +29,12 @@ import vividroster.core.progress.FaultCounts;
 import vividroster.core.progress.FaultCounts.FaultyTry;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
+import vividroster.core.season.Assignment;
 import vividroster.core.testing.Agreement.Measured;
+import vividroster.core.testing.CountedScore;
+import vividroster.core.testing.PlayingTest;
+import vividroster.core.testing.ScoredTries;
+import vividroster.core.testing.TestComparison;
 import vividroster.core.testing.TestResults;
 import vividroster.core.testing.TestResults.Heard;
 import vividroster.core.testing.TestResults.OfCriterion;
@@ -46,11 +52,17 @@ import vividroster.server.library.Library;
 import vividroster.server.library.TestFacts;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Problem;
+import vividroster.server.platform.SignedIn;
+import vividroster.server.playingtests.PlayingTests;
+import vividroster.server.playingtests.TestWording;
 import vividroster.server.roster.Rosters;
 import vividroster.server.testing.TestResultViews.ApartView;
+import vividroster.server.testing.TestResultViews.ComparedView;
+import vividroster.server.testing.TestResultViews.ComparisonView;
 import vividroster.server.testing.TestResultViews.CriterionResultView;
 import vividroster.server.testing.TestResultViews.FailedView;
 import vividroster.server.testing.TestResultViews.ListenersView;
+import vividroster.server.testing.TestResultViews.PointsCountView;
 import vividroster.server.testing.TestResultViews.StudentResultView;
 import vividroster.server.testing.TestResultViews.TestResultsView;
 
@@ -70,6 +82,8 @@ class TestResultPages {
     private final Library library;
     private final Office office;
     private final InstrumentCatalog catalog;
+    private final TestScores scores;
+    private final PlayingTests tests;
 
     TestResultPages(
             Hearing hearing,
@@ -78,7 +92,11 @@ class TestResultPages {
             Rosters rosters,
             Library library,
             Office office,
-            InstrumentCatalog catalog) {
+            InstrumentCatalog catalog,
+            TestScores scores,
+            PlayingTests tests) {
+        this.scores = scores;
+        this.tests = tests;
         this.hearing = hearing;
         this.runs = runs;
         this.progress = progress;
@@ -88,8 +106,19 @@ class TestResultPages {
         this.catalog = catalog;
     }
 
-    /** What is known of everybody in the class. @param tries with marks that stand, by student, in the order heard */
-    private record Known(Milestone milestone, List<Seated> rows, Sheet sheet, Map<UUID, List<HeardAttempt>> tries) {
+    /**
+     * What is known of everybody in the class.
+     *
+     * @param tries with marks that stand, by student, in the order heard
+     * @param waiting names of those whom the other listener has still to hear, who have no tries here
+     */
+    private record Known(
+            Milestone milestone,
+            List<Seated> rows,
+            Sheet sheet,
+            Map<UUID, List<HeardAttempt>> tries,
+            Map<TestScores.Of, TestScores.Score> scores,
+            List<String> waiting) {
 
         List<Heard> heard(Collection<Seated> of) {
             return of.stream()
@@ -112,14 +141,15 @@ class TestResultPages {
 
     /** @throws Problem where it has no criteria, or is for nobody there */
     @Transactional(readOnly = true)
-    TestResultsView of(UUID programId, UUID milestoneId, SectionScope scope) {
+    TestResultsView of(SignedIn person, UUID milestoneId, SectionScope scope) {
+        UUID programId = person.programId();
         Milestone milestone = library.milestone(programId, milestoneId);
         if (milestone.kind() == MilestoneKind.BELT || milestone.criteria().isEmpty()) {
             throw Problem.input(
                     "milestoneId", "It is heard by ear alone, without criteria; the board shows who has it.");
         }
         LocalDate today = office.today(programId);
-        Known known = known(programId, milestone, wholeClass(scope), today);
+        Known known = known(person, milestone, wholeClass(scope), today);
         List<Seated> rows = known.rows().stream()
                 .filter(row -> scope.holds(row.seat(), catalog))
                 .toList();
@@ -156,7 +186,10 @@ class TestResultPages {
                         .map(one -> student(one, byId.get(one.studentId()), known))
                         .toList(),
                 failed(counted),
-                listeners(programId, rows, known, byId));
+                listeners(programId, rows, known, byId),
+                distribution(known, results, ofClass),
+                compared(known, rows),
+                known.waiting());
     }
 
     /** The class of a part of it; where the part is of several classes, all of them. */
@@ -170,7 +203,8 @@ class TestResultPages {
         };
     }
 
-    private Known known(UUID programId, Milestone milestone, SectionScope scope, LocalDate today) {
+    private Known known(SignedIn person, Milestone milestone, SectionScope scope, LocalDate today) {
+        UUID programId = person.programId();
         List<Seat> seats = rosters.seatsOfStudentsIn(programId, scope, today);
         List<Seated> rows = runs.seated(programId, seats, scope, today).stream()
                 .filter(row -> milestone.isFor(row.seat().instrument()))
@@ -188,7 +222,40 @@ class TestResultPages {
                                 && attempt.milestoneVersion() == milestone.version())
                         .map(attempt -> all.get(attempt.id()))
                         .collect(Collectors.groupingBy(h -> h.attempt().studentId()));
-        return new Known(milestone, rows, progress.sheet(programId, Question.of(seats, today, milestone.id())), tries);
+        int listeners =
+                tests.of(programId, milestone.id()).map(PlayingTest::listeners).orElse(1);
+        List<String> waiting = new ArrayList<>();
+        for (Seated row : rows) {
+            List<HeardAttempt> own = tries.getOrDefault(row.student().id(), List.of());
+            if (!own.isEmpty() && waits(own, person.accountId(), listeners, today)) {
+                waiting.add(row.student().name());
+                tries.remove(row.student().id());
+            }
+        }
+        Sheet sheet = progress.sheet(programId, Question.of(seats, today, milestone.id()));
+        Map<TestScores.Of, Optional<LocalDate>> dueOn = new HashMap<>();
+        rows.forEach(row -> dueOn.put(
+                new TestScores.Of(row.player(), milestone.id()),
+                Optional.ofNullable(sheet.assigned(row.player()).get(milestone.id()))
+                        .map(Assignment::dueOn)));
+        return new Known(
+                milestone,
+                rows,
+                sheet,
+                tries,
+                scores.of(programId, dueOn, Map.of(milestone.id(), milestone), today),
+                waiting);
+    }
+
+    /** Whether somebody else scored the playing of today, and this person has still to. */
+    private static boolean waits(List<HeardAttempt> tries, UUID listener, int listeners, LocalDate today) {
+        return ScoredTries.waitsFor(
+                tries.stream()
+                        .filter(heard -> heard.attempt().heardOn().equals(today))
+                        .map(HeardAttempt::heardBy)
+                        .toList(),
+                listener,
+                listeners);
     }
 
     private static List<CriterionResultView> criteria(Milestone milestone, TestResults results, TestResults ofClass) {
@@ -225,6 +292,9 @@ class TestResultPages {
     }
 
     private StudentResultView student(OfStudent one, Seated row, Known known) {
+        CountedScore score = known.scores()
+                .get(new TestScores.Of(row.player(), known.milestone().id()))
+                .counted();
         Map<Integer, Integer> points = known.tries().get(one.studentId()).getLast().attempt().marks().stream()
                 .collect(Collectors.toMap(CriterionMark::ordinal, CriterionMark::points));
         List<Criterion> criteria = known.milestone().criteria();
@@ -241,7 +311,59 @@ class TestResultPages {
                 criteria.stream()
                         .filter(criterion -> one.underFloor().contains(criterion.ordinal()))
                         .map(Criterion::name)
+                        .toList(),
+                score.share().isPresent() ? (Double) (Math.round(score.share().getAsDouble() * 1000) / 10.0) : null,
+                known.milestone().kind() == MilestoneKind.PLAYING_TEST ? TestWording.standing(score) : "");
+    }
+
+    private static List<PointsCountView> distribution(Known known, TestResults results, TestResults ofClass) {
+        int top = known.milestone().criteria().stream()
+                .mapToInt(Criterion::topPoints)
+                .sum();
+        return IntStream.rangeClosed(0, top)
+                .mapToObj(
+                        points -> new PointsCountView(points, withPoints(results, points), withPoints(ofClass, points)))
+                .filter(count -> count.ofClass() > 0)
+                .toList();
+    }
+
+    private static int withPoints(TestResults results, int points) {
+        return (int) results.students().stream()
+                .filter(student -> (int) student.points() == points)
+                .count();
+    }
+
+    /** First try beside the last of another day, of those heard again; null where there are none. */
+    private static ComparisonView compared(Known known, List<Seated> rows) {
+        List<TestComparison.Twice> twice = new ArrayList<>();
+        for (Seated row : rows) {
+            List<HeardAttempt> own = known.tries().getOrDefault(row.student().id(), List.of());
+            if (!own.isEmpty()
+                    && !own.getFirst()
+                            .attempt()
+                            .heardOn()
+                            .equals(own.getLast().attempt().heardOn())) {
+                twice.add(new TestComparison.Twice(
+                        row.student().id(),
+                        own.getFirst().attempt().marks(),
+                        own.getLast().attempt().marks()));
+            }
+        }
+        if (twice.isEmpty()) {
+            return null;
+        }
+        TestComparison told = TestComparison.of(known.milestone().criteria(), twice);
+        return new ComparisonView(
+                told.students(),
+                told.better(),
+                told.worse(),
+                told.criteria().stream()
+                        .map(one -> new ComparedView(one.ordinal(), tenths(one.before()), tenths(one.now())))
                         .toList());
+    }
+
+    private static double tenths(double number) {
+        return Math.round(number * 10) / 10.0;
     }
 
     private static List<FailedView> failed(List<HeardAttempt> counted) {

@@ -19,6 +19,9 @@ final class TestResultViews {
      * @param weakest ordinal; absent where none is
      * @param weakestToo other sections of the class whose weakest is the same
      * @param failed measures where it failed and what was noted there, most students first
+     * @param distribution students by whole points, those with somebody only, the fewest points first
+     * @param compared the same test earlier; absent where nobody was heard on two days
+     * @param waiting students of whom the other listener has still to be heard, whose scores are not shown
      */
     record TestResultsView(
             UUID milestoneId,
@@ -36,7 +39,10 @@ final class TestResultViews {
             List<String> weakestToo,
             List<StudentResultView> students,
             List<FailedView> failed,
-            List<ListenersView> listeners) {}
+            List<ListenersView> listeners,
+            List<PointsCountView> distribution,
+            @Absent ComparisonView compared,
+            List<String> waiting) {}
 
     /**
      * @param floor absent where it has none
@@ -55,6 +61,8 @@ final class TestResultViews {
      * @param marks in the order of the criteria; a criterion not marked has 0
      * @param missing points to the mark
      * @param underFloor names of the criteria under their floor
+     * @param countedPercent what all tries count by the retake policy; absent where none does
+     * @param retake what applies from now on
      */
     record StudentResultView(
             UUID studentId,
@@ -64,7 +72,22 @@ final class TestResultViews {
             double points,
             boolean passed,
             double missing,
-            List<String> underFloor) {}
+            List<String> underFloor,
+            @Absent Double countedPercent,
+            String retake) {}
+
+    /** @param before and {@code now} points on average */
+    record ComparedView(int ordinal, double before, double now) {}
+
+    /**
+     * Those heard on two days at least: their first try beside their last.
+     *
+     * @param better how many score more now; worse how many less
+     */
+    record ComparisonView(int students, int better, int worse, List<ComparedView> criteria) {}
+
+    /** @param students of the section and {@code ofClass} of the whole class with so many whole points */
+    record PointsCountView(int points, int students, int ofClass) {}
 
     /** @param measure its number on the page; absent where none was tapped */
     record FailedView(@Absent Integer measure, String sign, int students) {}
