@@ -59,6 +59,19 @@ const results: TestResults = {
   ],
   compared: { students: 1, better: 1, worse: 0, criteria: [{ ordinal: 1, before: 2, now: 3.5 }] },
   waiting: [],
+  toAgree: [
+    {
+      studentId: "k",
+      name: "Kofi Lindqvist",
+      apart: ["Rhythm"],
+      passDiffers: true,
+      scores: [
+        { attemptId: "a1", listener: "Odalys", marks: [3, 4], passes: true },
+        { attemptId: "a2", listener: "Bram", marks: [3, 2], passes: false },
+      ],
+      proposed: [3, 3],
+    },
+  ],
   listeners: [
     {
       first: "Odalys",
@@ -83,6 +96,7 @@ const page = (told: TestResults) => {
       { milestoneId: "c", title: "Count aloud", passed: 3, students: 8, minutes: 11, monday: "2027-02-22" },
     ],
     "POST /api/season/orders": {},
+    "POST /api/attempts": {},
     "GET /api/rail": { sections: [] },
     "GET /api/classes": [],
   });
@@ -141,6 +155,28 @@ describe("results of a test", () => {
     const earlier = screen.getByRole("region", { name: "Earlier and now" });
     expect(earlier.textContent).toContain("1 student heard on two days: 1 better, 0 worse.");
     expect(earlier.textContent).toContain("Sound2 → 3.5");
+  });
+
+  it("let two listeners agree, in place of both scores", async () => {
+    const sent = page(results);
+    const talk = await screen.findByRole("region", { name: "To be talked over" });
+    expect(talk.textContent).toContain("rhythm; one passes, one does not");
+    fireEvent.change(screen.getByLabelText("Agreed points of Kofi Lindqvist for Rhythm"), {
+      target: { value: "4" },
+    });
+    fireEvent.click(screen.getByRole("button", { name: "Agree" }));
+    await screen.findByText("Kofi Lindqvist: agreed");
+    const made = sent.filter((one) => one.method === "POST");
+    expect(made.map((one) => one.path)).toEqual([
+      "/api/attempts/a1/correction",
+      "/api/attempts/a2/correction",
+    ]);
+    expect(made[0]?.body).toMatchObject({
+      marks: [
+        { ordinal: 1, points: 3 },
+        { ordinal: 2, points: 4 },
+      ],
+    });
   });
 
   it("hide what the other listener scored until one has scored too", async () => {

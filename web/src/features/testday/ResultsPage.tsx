@@ -19,6 +19,7 @@ import {
   standWords,
   stricterWords,
 } from "./resultWords";
+import { ToAgree } from "./ToAgree";
 import { Trains } from "./Trains";
 import { testResultsQuery } from "./results.queries";
 
@@ -82,6 +83,7 @@ export function ResultsPage() {
           </div>
           <div className="mt-5 grid gap-x-10 gap-y-5 lg:grid-cols-2">
             <Distribution told={told} />
+            <ToAgree told={told} />
             <Earlier told={told} />
           </div>
           <Students told={told} />

@@ -2,8 +2,8 @@ import { useQuery } from "@tanstack/react-query";
 import clsx from "clsx";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
-import { duration, longDay } from "../../app/days";
-import { meQuery } from "../../app/queries";
+import { duration, longDay, shortDay } from "../../app/days";
+import { libraryQuery, meQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { useScopeName } from "../../app/useScopeName";
 import type { TestDay } from "../../api/types";
@@ -11,8 +11,10 @@ import { Field } from "../../ui/Field";
 import { looks } from "../../ui/looks";
 import { Band, Button, Empty, Failed, Heading, MinutesSlider, Skeleton } from "../../ui/parts";
 import { counted } from "../../ui/words";
-import { dayWords, endWords, makeUpReason, nextToHear, soonerWords } from "./testDayWords";
+import { dayWords, endWords, makeUpReason, nextToHear, soonerWords, tiedWith } from "./testDayWords";
 import { testDayAddress, testDayQuery, type TestDayWish } from "./testDay.queries";
+
+const MOST_SHEETS = 3;
 
 const groups = ["alone", "in pairs", "in threes", "in fours"] as const;
 
@@ -23,7 +25,7 @@ export function TestDayPage() {
   const name = useScopeName();
   const me = useQuery(meQuery);
   const [chosen, setChosen] = useState<Partial<TestDayWish>>({});
-  const wish: TestDayWish = { from: "", minutes: 20, together: 1, ...chosen };
+  const wish: TestDayWish = { from: "", minutes: 20, together: 1, tied: {}, ...chosen };
   const change = (part: Partial<TestDayWish>) => setChosen((old) => ({ ...old, ...part }));
   const day = useQuery(testDayQuery(milestoneId, scope, wish));
   if (!scope.classId && !scope.instrument) return <Empty>Choose a class at the left.</Empty>;
@@ -83,7 +85,14 @@ export function TestDayPage() {
       {day.isError && <Failed error={day.error} again={() => void day.refetch()} />}
       <div className="grid gap-x-6 gap-y-5 md:grid-cols-2 xl:grid-cols-3">
         {day.data.periods.map((period) => (
-          <Period key={period.id} period={period} next={period.today} />
+          <Period
+            key={period.id}
+            period={period}
+            next={period.today}
+            others={day.data.periods.filter((other) => other.classId === period.classId)}
+            tied={wish.tied}
+            onTie={(studentId, periodId) => change({ tied: tiedWith(wish.tied, studentId, periodId) })}
+          />
         ))}
         <MakeUp day={day.data} />
       </div>
@@ -104,7 +113,17 @@ export function TestDayPage() {
   );
 }
 
-function Period({ period, next }: { period: TestDay["periods"][number]; next: boolean }) {
+interface PeriodProps {
+  period: TestDay["periods"][number];
+  next: boolean;
+  /** Periods of the same class, this one among them. */
+  others: TestDay["periods"];
+  tied: TestDayWish["tied"];
+  /** Empty to leave it to the plan again. */
+  onTie: (studentId: string, periodId: string) => void;
+}
+
+function Period({ period, next, others, tied, onTie }: PeriodProps) {
   const used = period.usedSeconds / (period.minutes * 60);
   return (
     <section
@@ -144,6 +163,21 @@ function Period({ period, next }: { period: TestDay["periods"][number]; next: bo
                   <b>{student.name}</b>
                   <span className={clsx("small", !(next && i === 0) && "soft")}>
                     {student.instrumentName.toLowerCase()}
+                    {others.length > 1 && (
+                      <select
+                        aria-label={`When ${student.name} is heard`}
+                        className="no-print text-base-content bg-base-100 hairline ml-2 w-24 rounded-md border-[1.5px]"
+                        value={tied[student.studentId] ?? ""}
+                        onChange={(event) => onTie(student.studentId, event.target.value)}
+                      >
+                        <option value="">by plan</option>
+                        {others.map((other) => (
+                          <option key={other.id} value={other.id}>
+                            {shortDay(other.on)}, {other.period}
+                          </option>
+                        ))}
+                      </select>
+                    )}
                   </span>
                 </span>
               ))}
@@ -156,7 +190,6 @@ function Period({ period, next }: { period: TestDay["periods"][number]; next: bo
 }
 
 function MakeUp({ day }: { day: TestDay }) {
-  const { search } = useScope();
   const { takes } = day;
   return (
     <div className="hairline grid content-start gap-4 border-l-[1.5px] pl-4">
@@ -193,16 +226,44 @@ function MakeUp({ day }: { day: TestDay }) {
           </p>
         )}
       </section>
-      <section aria-label="Meanwhile" className="no-print">
-        <h2 className="text-[1.2rem]">Meanwhile</h2>
-        <p>
-          Who waits watches a partner:{" "}
-          <Link className={looks.link} to={{ pathname: "/hear", search: scopeSearch(search, {}) }}>
-            choose a check
-          </Link>{" "}
-          and set up partners.
-        </p>
-      </section>
+      <Meanwhile milestoneId={day.milestoneId} />
     </div>
+  );
+}
+
+/** What those do who wait: a partner check of the line, or a sheet of paper. */
+function Meanwhile({ milestoneId }: { milestoneId: string }) {
+  const { search } = useScope();
+  const library = useQuery(libraryQuery);
+  const kept = scopeSearch(search, {});
+  const milestones = library.data?.milestones ?? [];
+  const line = milestones.find((one) => one.id === milestoneId)?.line;
+  const sheets = milestones.filter((one) => one.kind === "WRITTEN_CHECK").slice(0, MOST_SHEETS);
+  return (
+    <section aria-label="Meanwhile" className="no-print">
+      <h2 className="text-[1.2rem]">Meanwhile</h2>
+      <ul>
+        {line && (
+          <li>
+            <Link className={looks.link} to={{ pathname: `/hear/${line.lineId}/partners`, search: kept }}>
+              partners watch each other on line {line.number}
+            </Link>
+          </li>
+        )}
+        {sheets.map((sheet) => (
+          <li key={sheet.id}>
+            <Link className={looks.link} to={{ pathname: `/library/written/${sheet.id}`, search: kept }}>
+              {sheet.title}
+            </Link>{" "}
+            on paper
+          </li>
+        ))}
+        <li>
+          <Link className={looks.link} to={{ pathname: "/library/written/new", search: kept }}>
+            make another sheet
+          </Link>
+        </li>
+      </ul>
+    </section>
   );
 }

@@ -9,6 +9,8 @@ export interface TestDayWish {
   from: string;
   minutes: number;
   together: number;
+  /** Period of whom is put there by hand, by student. */
+  tied: Readonly<Record<string, string>>;
 }
 
 /** The day as it stands now; told anew with every mark that comes in. */
@@ -25,4 +27,14 @@ export const testDayAddress = (
   milestoneId: string,
   scope: Scope,
   wish: TestDayWish,
-) => at(path, { milestoneId }, { ...scope, ...wish, from: wish.from || undefined });
+) =>
+  at(
+    path,
+    { milestoneId },
+    {
+      ...scope,
+      ...wish,
+      from: wish.from || undefined,
+      tied: Object.entries(wish.tied).map(([studentId, period]) => `${studentId}~${period}`),
+    },
+  );

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { TestDay } from "../../api/types";
-import { dayWords, endWords, makeUpReason, nextToHear, soonerWords } from "./testDayWords";
+import { dayWords, endWords, makeUpReason, nextToHear, soonerWords, tiedWith } from "./testDayWords";
 
 const student = (name: string) => ({ studentId: name, name, instrumentName: "Flute" });
 const period = (id: string, on: string, today: boolean, ...names: string[]): TestDay["periods"][number] => ({
@@ -52,5 +52,11 @@ describe("a test day in words", () => {
     expect(makeUpReason(undefined)).toBe("no room in the coming weeks");
     expect(nextToHear(day)?.students[0]?.name).toBe("Odile");
     expect(nextToHear({ ...day, periods: day.periods.slice(1) })).toBeUndefined();
+  });
+
+  it("puts a student into a period by hand, and back to the plan", () => {
+    const tied = tiedWith({ bo: "1" }, "ana", "2");
+    expect(tied).toEqual({ bo: "1", ana: "2" });
+    expect(tiedWith(tied, "ana", "")).toEqual({ bo: "1" });
   });
 });

@@ -43,3 +43,13 @@ export const makeUpReason = (because: TestDay["makeUp"][number]["because"]): str
 
 /** Who stands at the desk next: the first slot of today, else nobody. */
 export const nextToHear = (day: TestDay) => day.periods.find((period) => period.today)?.slots[0];
+
+/** With a student put into a period by hand, or left to the plan again where the period is empty. */
+export function tiedWith(
+  tied: Readonly<Record<string, string>>,
+  studentId: string,
+  periodId: string,
+): Record<string, string> {
+  const others = Object.fromEntries(Object.entries(tied).filter(([id]) => id !== studentId));
+  return periodId === "" ? others : { ...others, [studentId]: periodId };
+}

@@ -1,6 +1,5 @@
 import { useEffect, useRef, useState } from "react";
 import type { WrittenSheet } from "../../api/types";
-import { useKeys } from "../../app/useKeys";
 import { Button, Kbd } from "../../ui/parts";
 import { AskedLine } from "./Sheet";
 import { back, further } from "./written";
@@ -23,7 +22,12 @@ export function BoardQuestions({ sheet, section, instrument, onClose }: Props) {
     heading.current?.focus();
   }, []);
   const next = () => setShown((now) => further(now, sheet.questions.length));
-  useKeys({ " ": next, Enter: next, ArrowRight: next, ArrowLeft: () => setShown(back) });
+  const keys: Record<string, () => void> = {
+    " ": next,
+    Enter: next,
+    ArrowRight: next,
+    ArrowLeft: () => setShown(back),
+  };
   /** A button that was pressed gives the keys back. */
   const once = (act: () => void) => () => {
     act();
@@ -34,6 +38,13 @@ export function BoardQuestions({ sheet, section, instrument, onClose }: Props) {
     <dialog
       ref={dialog}
       onClose={onClose}
+      onKeyDown={(event) => {
+        const act = keys[event.key];
+        const onButton = event.target instanceof HTMLButtonElement && !event.key.startsWith("Arrow");
+        if (!act || onButton) return;
+        event.preventDefault();
+        act();
+      }}
       aria-label="Questions on the board"
       className="bg-base-100 text-base-content m-0 h-dvh max-h-none w-dvw max-w-none overflow-y-auto p-8"
     >

@@ -74,12 +74,12 @@ describe("a written check", () => {
     const board = screen.getByRole("dialog", { name: "Questions on the board" });
     expect(board.textContent).toContain("what is it called");
     expect(board.textContent).not.toContain("F-sharp");
-    fireEvent.keyDown(window, { key: " " });
+    fireEvent.keyDown(board, { key: " " });
     expect(board.textContent).toContain("F-sharp");
-    fireEvent.keyDown(window, { key: " " });
+    fireEvent.keyDown(board, { key: " " });
     expect(board.textContent).toContain("write the count");
     expect(board.textContent).not.toContain("1 2 (3 4)");
-    fireEvent.keyDown(window, { key: "ArrowLeft" });
+    fireEvent.keyDown(board, { key: "ArrowLeft" });
     expect(board.textContent).toContain("F-sharp");
   });
 });

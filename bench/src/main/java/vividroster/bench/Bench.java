@@ -43,6 +43,7 @@ public final class Bench {
         }
         if (wanted.isEmpty() || wanted.contains("plan")) {
             PlanBench.run();
+            TestDayBench.run();
         }
         System.exit(0);
     }

@@ -80,10 +80,21 @@ class EveryScreenTest {
                 String test = "/hear/" + milestone.path("id").asString();
                 screens.put("test day", test + "/day" + trumpets);
                 screens.put("test results", test + "/results" + trumpets);
+                screens.put("test", "/library/tests/" + milestone.path("id").asString() + trumpets);
+                screens.put(
+                        "test form", "/library/tests/" + milestone.path("id").asString() + "/edit" + trumpets);
+            }
+            if (milestone.path("kind").asString().equals("WRITTEN_CHECK")) {
+                String id = milestone.path("id").asString();
+                screens.put("written check", "/library/written/" + id + trumpets);
+                screens.put("written check form", "/library/written/" + id + "/edit" + trumpets);
+                screens.put("written points", "/hear/" + id + "?class=" + classId);
             }
         }
         screens.put("board", "/roster" + trumpets);
         screens.put("belts", "/roster/belts" + trumpets);
+        screens.put("grades", "/roster/grades?class=" + classId);
+        screens.put("rubrics", "/library/rubrics" + trumpets);
         screens.put("students", "/roster/students" + trumpets);
         screens.put(
                 "folder",

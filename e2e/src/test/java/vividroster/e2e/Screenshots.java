@@ -2,7 +2,6 @@ package vividroster.e2e;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -21,15 +20,6 @@ import vividroster.testkit.TestCluster;
 public final class Screenshots {
 
     private static final Path FOLDER = TestCluster.projectRoot().resolve("docs/screenshots");
-    private static final String ROSTER = """
-            name,class,instrument,division,start date
-            Ida Penn,Beginning Winds,clarinet,,
-            "Orr, Hal",Beginning Winds,Bb trumpet,,2026-10-01
-            Zoë Marsh,Chamber Strings,violin,Second,
-            Kit Rowe,Beginning Wind,flute,,
-            Jo Quill,Beginning Winds,flugelflute,,
-            Sunniva Drake,Beginning Winds,trumpet,,
-            """;
 
     private final Page page;
 
@@ -98,25 +88,7 @@ public final class Screenshots {
             seat.page().keyboard().press("3");
             shots.shoot("hear");
             shots.take("check", "/library/checks/" + check(director, "Trumpet: left hand") + trumpets);
-            String strings = "?class=" + classId(director, "Beginning Strings");
-            shots.take(
-                    "grid",
-                    "/hear/" + check(director, "Weekly check") + "?class=" + classId(director, "Chamber Strings"));
-            seat.page().keyboard().press("s");
-            for (String key : new String[] {"ArrowDown", "2", "ArrowDown", "a", "ArrowDown", "3", "4"}) {
-                seat.page().keyboard().press(key);
-            }
-            shots.shoot("grid");
             shots.take("sheet", "/season/sheet?class=" + classId(director, "Chamber Strings"));
-            shots.take("fit", "/roster/fit" + strings + "&instrument=cello");
-            seat.page()
-                    .getByLabel("Student", new Page.GetByLabelOptions().setExact(true))
-                    .selectOption("Ravi Jardine-Bey");
-            seat.page().getByLabel("Hand width in cm").fill("7.5");
-            seat.page().getByLabel("Seat height in cm").fill("38");
-            seat.page().getByLabel("Knee height in cm").fill("37");
-            seat.page().getByText("Confirmed by the body").waitFor();
-            shots.shoot("fit");
             shots.take(
                     "test", "/hear/" + test + "?class=" + classId(director, "Concert Winds") + "&instrument=trumpet");
             // Everybody has passed by the demo's day; one is heard again.
@@ -127,12 +99,14 @@ public final class Screenshots {
             shots.take("board", "/roster" + trumpets);
             shots.take("belts", "/roster/belts" + trumpets);
             shots.take("folder", "/roster/students/" + student + trumpets);
-            seat.page().navigate("/office" + winds);
+            shots.take("results", "/hear/" + milestone(director, "PLAYING_TEST", "Test 3") + "/results" + trumpets);
+            shots.take("grades", "/roster/grades" + winds);
             seat.page()
-                    .getByLabel("Roster file")
-                    .setInputFiles(new FilePayload("roster.csv", "text/csv", ROSTER.getBytes(StandardCharsets.UTF_8)));
-            seat.page().getByRole(AriaRole.REGION, named("Rows of the file")).waitFor();
-            shots.shoot("import");
+                    .getByRole(AriaRole.BUTTON, named("How the grade of"))
+                    .nth(1)
+                    .click();
+            shots.shoot("grades");
+            shots.take("written", "/library/written/" + milestone(director, "WRITTEN_CHECK", "Sheet 1") + trumpets);
         }
         try (Seat seat = Browsing.open(server, Screen.TABLET)) {
             Browsing.signInToDemo(server, seat.page());

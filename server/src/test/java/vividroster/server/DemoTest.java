@@ -31,7 +31,7 @@ class DemoTest {
             }
         }
         assertThat(lines).isGreaterThanOrEqualTo(20);
-        assertThat(kinds).containsExactlyInAnyOrder("LINE", "TECHNIQUE_CHECK", "PLAYING_TEST", "BELT");
+        assertThat(kinds).containsExactlyInAnyOrder("LINE", "TECHNIQUE_CHECK", "PLAYING_TEST", "WRITTEN_CHECK", "BELT");
     }
 
     @Test

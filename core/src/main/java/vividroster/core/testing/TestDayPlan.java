@@ -45,6 +45,17 @@ public record TestDayPlan(TestDays days, Map<String, Group> groups) {
      * @param rooms in the order of the days
      */
     public static TestDayPlan of(List<Waiting> waiting, int together, List<Room> rooms, Terms terms) {
+        return of(waiting, together, rooms, terms, Map.of());
+    }
+
+    /**
+     * The same with some put into a period by hand; who is heard with them goes along. A tie to a period that is none of
+     * their class, or is over, counts for nothing.
+     *
+     * @param tied id of the room by student
+     */
+    public static TestDayPlan of(
+            List<Waiting> waiting, int together, List<Room> rooms, Terms terms, Map<UUID, String> tied) {
         Map<String, Group> groups = new LinkedHashMap<>();
         List<Unit> units = new ArrayList<>();
         List<String> withoutPeriod = new ArrayList<>();
@@ -56,6 +67,11 @@ public record TestDayPlan(TestDays days, Map<String, Group> groups) {
                     .filter(room -> room.classId().equals(students.getFirst().classId()))
                     .map(Room::id)
                     .collect(Collectors.toSet());
+            Optional<String> byHand = students.stream()
+                    .flatMap(one -> Optional.ofNullable(tied.get(one.studentId())).stream())
+                    .filter(own::contains)
+                    .findFirst();
+            own = byHand.map(Set::of).orElse(own);
             // A unit tied to no period could be in any; whose class does not meet is in none.
             if (own.isEmpty()) {
                 withoutPeriod.add(id);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -71,5 +72,28 @@ class TestDayPlanTest {
         assertThat(alone.withoutRoom()).hasSize(3);
         assertThat(alone.sooner(six, 1, rooms, TERMS)).contains(new Sooner(2, 1));
         assertThat(TestDayPlan.of(six, 3, rooms, TERMS).withoutRoom()).isEmpty();
+    }
+
+    /** Three of 85 s fit one period of 300; the first is put into the second by hand, whoever is heard with them too. */
+    @Test
+    void whoIsPutIntoAPeriodByHandIsHeardThere() {
+        List<Waiting> three = flutes(3, WINDS);
+        List<Room> rooms = List.of(room("1", WINDS, 300), room("2", WINDS, 300));
+        UUID first = three.getFirst().studentId();
+        TestDayPlan alone = TestDayPlan.of(three, 1, rooms, TERMS, Map.of(first, "2"));
+        assertThat(alone.days().slots())
+                .filteredOn(slot -> slot.unit().equals(first.toString()))
+                .extracting(Slot::period)
+                .containsExactly("2");
+        assertThat(alone.withoutRoom()).isEmpty();
+        TestDayPlan pairs =
+                TestDayPlan.of(three, 2, rooms, TERMS, Map.of(three.get(1).studentId(), "2"));
+        assertThat(pairs.days().slots())
+                .filteredOn(slot -> pairs.groups().get(slot.unit()).students().contains(three.get(1)))
+                .extracting(Slot::period)
+                .containsExactly("2");
+        assertThat(TestDayPlan.of(three, 1, rooms, TERMS, Map.of(first, "gone")).periodsUsed())
+                .as("a period that is over counts for nothing")
+                .isEqualTo(1);
     }
 }

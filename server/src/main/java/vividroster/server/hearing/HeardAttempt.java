@@ -1,6 +1,7 @@
 package vividroster.server.hearing;
 
 import java.time.Instant;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import vividroster.core.progress.Attempt;
@@ -24,5 +25,14 @@ public record HeardAttempt(
     /** Heard when its moment says. */
     public HeardAttempt(Attempt attempt, UUID heardBy, String reason, Beside beside) {
         this(attempt, heardBy, reason, beside, Optional.empty(), false);
+    }
+
+    /** Who heard the try that this corrects, or this one where it corrects nothing. @param among attempts by id */
+    public UUID listener(Map<UUID, HeardAttempt> among) {
+        HeardAttempt at = this;
+        while (at.attempt().corrects().map(among::containsKey).orElse(false)) {
+            at = among.get(at.attempt().corrects().orElseThrow());
+        }
+        return at.heardBy();
     }
 }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +24,7 @@ import vividroster.core.roster.SectionScope;
 import vividroster.core.testing.HearingPace;
 import vividroster.core.testing.HearingQueue;
 import vividroster.core.testing.HearingTime;
+import vividroster.core.testing.PlayingTest;
 import vividroster.server.attendance.Absences;
 import vividroster.server.checks.Checks;
 import vividroster.server.hearing.Progress.Sheet;
@@ -30,6 +32,7 @@ import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
 import vividroster.server.library.TestFacts;
 import vividroster.server.lines.LineTimes;
+import vividroster.server.lines.LineTimes.Timed;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.playingtests.PlayingTests;
 import vividroster.server.roster.Rosters;
@@ -245,21 +248,26 @@ public class HearingRuns {
                         m -> Optional.ofNullable(tests.get(m.id()))
                                 .flatMap(TestFacts::lineId)
                                 .orElse(m.id())));
-        Map<UUID, LineFacts> lines = library.lines(programId, Set.copyOf(lineIds.values()));
-        Map<UUID, Double> seconds = lineTimes.playingSeconds(programId, lines.keySet());
-        Map<UUID, Double> ofTests = tests.isEmpty() ? Map.of() : playingTests.playingSeconds(programId, tests.keySet());
-        int countIn = lineTimes.countInMeasures(programId);
+        Map<UUID, PlayingTest> built = tests.isEmpty() ? Map.of() : playingTests.of(programId, tests);
+        Set<UUID> played = new HashSet<>(lineIds.values());
+        built.values().forEach(test -> test.parts().forEach(part -> played.add(part.milestoneId())));
+        Map<UUID, LineFacts> lines = library.lines(programId, played);
+        Map<UUID, Timed> timed = lineTimes.timed(programId, lines.keySet());
+        int countIn = timed.isEmpty()
+                ? lineTimes.countInMeasures(programId)
+                : timed.values().iterator().next().countInMeasures();
         return milestones.stream().collect(Collectors.toMap(Milestone::id, m -> {
-            if (ofTests.containsKey(m.id())) {
-                return time.ofPlaying(ofTests.get(m.id()));
+            if (built.containsKey(m.id())) {
+                return time.ofPlaying(PlayingTests.seconds(built.get(m.id()), lines, timed));
             }
             LineFacts line = lines.get(lineIds.get(m.id()));
             if (line == null) {
                 return time.ofCheck(Math.max(1, m.criteria().size()), SECONDS_PER_CRITERION);
             }
-            return seconds.containsKey(line.milestoneId())
-                    ? time.ofPlaying(seconds.get(line.milestoneId()))
-                    : time.ofFacts(line.played(), line.meter(), line.tempo(), countIn);
+            Optional<Double> seconds =
+                    Optional.ofNullable(timed.get(line.milestoneId())).flatMap(Timed::playingSeconds);
+            return seconds.map(time::ofPlaying)
+                    .orElseGet(() -> time.ofFacts(line.played(), line.meter(), line.tempo(), countIn));
         }));
     }
 }

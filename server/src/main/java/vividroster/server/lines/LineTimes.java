@@ -46,30 +46,18 @@ public class LineTimes implements PlayedMeasures {
         return told;
     }
 
-    /** Seconds of playing with the count-in; lines of which only facts are kept, or without a way through, are left out. */
-    @Transactional(readOnly = true)
-    public Map<UUID, Double> playingSeconds(UUID programId, Collection<UUID> lineIds) {
-        Map<UUID, Double> seconds = new HashMap<>();
-        Map<UUID, Source> sources = notations.sources(programId, lineIds);
-        if (sources.isEmpty()) {
-            return seconds;
-        }
-        Conventions conventions = chosen.of(programId);
-        sources.forEach((id, source) -> notations
-                .readable(source)
-                .map(score -> TimedView.of(score.sounding(), conventions.timing()))
-                .filter(view -> view.roadmap().isPresent())
-                .ifPresent(view -> seconds.put(
-                        id, view.timeline().seconds() + Entry.countInSeconds(view, conventions.countInMeasures()))));
-        return seconds;
-    }
-
     /**
      * A line with its time told as the programme reads it, at concert pitch.
      *
      * @param countInMeasures the programme's, 1 or 2
      */
-    public record Timed(TimedView view, Numbering numbering, int countInMeasures) {}
+    public record Timed(TimedView view, Numbering numbering, int countInMeasures) {
+
+        /** Of playing it with the count-in; empty where there is no way through. */
+        public Optional<Double> playingSeconds() {
+            return view.roadmap().map(way -> view.timeline().seconds() + Entry.countInSeconds(view, countInMeasures));
+        }
+    }
 
     /** Lines of which only facts are kept are left out. */
     @Transactional(readOnly = true)

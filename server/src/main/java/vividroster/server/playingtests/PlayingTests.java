@@ -45,15 +45,35 @@ public class PlayingTests {
     /** By milestone; what is no playing test, or plays nothing that is known, is left out. */
     @Transactional(readOnly = true)
     public Map<UUID, PlayingTest> of(UUID programId, Collection<UUID> milestoneIds) {
-        Map<UUID, TestFacts> facts = library.tests(programId, milestoneIds);
-        Map<UUID, TestContent> contents = queries.findNewest(programId, facts.keySet());
         Map<UUID, PlayingTest> tests = new HashMap<>();
-        int countIn = contents.size() == facts.size() ? 0 : times.countInMeasures(programId);
-        facts.forEach((id, fact) -> Optional.ofNullable(contents.get(id))
-                .map(TestContent::toTest)
-                .or(() -> fact.lineId().map(line -> ofLine(line, fact.conditions(), countIn)))
-                .ifPresent(test -> tests.put(id, test)));
+        queries.findNewest(programId, milestoneIds).forEach((id, content) -> tests.put(id, content.toTest()));
+        Set<UUID> others = new HashSet<>(milestoneIds);
+        others.removeAll(tests.keySet());
+        if (!others.isEmpty()) {
+            byLineAlone(programId, library.tests(programId, others), tests);
+        }
         return tests;
+    }
+
+    /** The same where what a test is played from was read already. */
+    @Transactional(readOnly = true)
+    public Map<UUID, PlayingTest> of(UUID programId, Map<UUID, TestFacts> facts) {
+        Map<UUID, PlayingTest> tests = new HashMap<>();
+        queries.findNewest(programId, facts.keySet()).forEach((id, content) -> tests.put(id, content.toTest()));
+        byLineAlone(programId, facts, tests);
+        return tests;
+    }
+
+    private void byLineAlone(UUID programId, Map<UUID, TestFacts> facts, Map<UUID, PlayingTest> tests) {
+        List<TestFacts> alone = facts.values().stream()
+                .filter(fact ->
+                        !tests.containsKey(fact.milestoneId()) && fact.lineId().isPresent())
+                .toList();
+        if (!alone.isEmpty()) {
+            int countIn = times.countInMeasures(programId);
+            alone.forEach(fact ->
+                    tests.put(fact.milestoneId(), ofLine(fact.lineId().orElseThrow(), fact.conditions(), countIn)));
+        }
     }
 
     /** A test that was put on the shelf by its line alone. */
@@ -86,23 +106,11 @@ public class PlayingTests {
         return Optional.ofNullable(of(programId, Set.of(milestoneId)).get(milestoneId));
     }
 
-    /**
-     * Seconds of playing with the count-ins, everybody's measures, and of looking at checks on the way; by milestone.
-     */
-    @Transactional(readOnly = true)
-    public Map<UUID, Double> playingSeconds(UUID programId, Collection<UUID> milestoneIds) {
-        Map<UUID, PlayingTest> tests = of(programId, milestoneIds);
-        Set<UUID> lineIds = new HashSet<>();
-        tests.values().forEach(test -> test.parts().forEach(part -> lineIds.add(part.milestoneId())));
-        Map<UUID, LineFacts> lines = library.lines(programId, lineIds);
-        Map<UUID, Timed> timed = times.timed(programId, lines.keySet());
-        Map<UUID, Double> seconds = new HashMap<>();
-        tests.forEach((id, test) -> seconds.put(
-                id,
-                test.parts().stream()
-                        .mapToDouble(part -> seconds(test, part, part.excerpt(), lines, timed))
-                        .sum()));
-        return seconds;
+    /** Seconds of playing with the count-ins, everybody's measures, and of looking at checks on the way. */
+    public static double seconds(PlayingTest test, Map<UUID, LineFacts> lines, Map<UUID, Timed> timed) {
+        return test.parts().stream()
+                .mapToDouble(part -> seconds(test, part, part.excerpt(), lines, timed))
+                .sum();
     }
 
     /** Of one part as a section plays it, in seconds with its count-in. */

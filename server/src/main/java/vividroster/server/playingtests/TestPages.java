@@ -1,6 +1,7 @@
 package vividroster.server.playingtests;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -193,19 +194,28 @@ public class TestPages {
         return stages;
     }
 
-    /** The stages of a test's first line with notes, as everybody plays it; none where there is none. By test. */
+    /**
+     * How a test is rehearsed and what applies to it.
+     *
+     * @param stages of its first line with notes, as everybody plays it; none where there is none
+     * @param retakes what applies to retakes, late tries and substitutes, one sentence each
+     */
+    public record Announced(List<StageView> stages, List<String> retakes) {}
+
+    /** By test. */
     @Transactional(readOnly = true)
-    public Map<UUID, List<StageView>> stages(UUID programId, Set<UUID> testIds) {
+    public Map<UUID, Announced> announced(UUID programId, Set<UUID> testIds) {
         Map<UUID, PlayingTest> all = tests.of(programId, testIds);
         Set<UUID> lineIds = all.values().stream()
                 .flatMap(test -> test.parts().stream())
                 .map(Part::milestoneId)
                 .collect(Collectors.toSet());
         Map<UUID, Timed> timed = lineIds.isEmpty() ? Map.of() : times.timed(programId, lineIds);
-        return all.entrySet().stream()
-                .collect(Collectors.toMap(
-                        Map.Entry::getKey,
-                        entry -> entry.getValue().parts().stream()
+        Map<UUID, Announced> announced = new HashMap<>();
+        all.forEach((id, test) -> announced.put(
+                id,
+                new Announced(
+                        test.parts().stream()
                                 .filter(part -> timed.containsKey(part.milestoneId())
                                         && timed.get(part.milestoneId())
                                                 .view()
@@ -215,15 +225,8 @@ public class TestPages {
                                 .map(part -> stages(
                                         timed.get(part.milestoneId()),
                                         PlayingTests.span(timed.get(part.milestoneId()), part.excerpt())))
-                                .orElse(List.of())));
-    }
-
-    /** What applies to retakes, late tries and substitutes, by test; one sentence each. */
-    @Transactional(readOnly = true)
-    public Map<UUID, List<String>> retakes(UUID programId, Set<UUID> testIds) {
-        return tests.of(programId, testIds).entrySet().stream()
-                .collect(Collectors.toMap(
-                        Map.Entry::getKey,
-                        entry -> TestWording.retakes(entry.getValue().retakes())));
+                                .orElse(List.of()),
+                        TestWording.retakes(test.retakes()))));
+        return announced;
     }
 }

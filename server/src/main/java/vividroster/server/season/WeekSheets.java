@@ -198,6 +198,7 @@ class WeekSheets {
                 .map(MilestoneOrder::milestoneId)
                 .filter(id -> milestones.get(id).kind() == MilestoneKind.PLAYING_TEST)
                 .collect(Collectors.toSet());
+        Map<UUID, TestPages.Announced> announced = tests.isEmpty() ? Map.of() : testPages.announced(programId, tests);
         return new OfWeek(
                 inWeek,
                 milestones,
@@ -211,8 +212,10 @@ class WeekSheets {
                         .toList(),
                 week.number().orElse(0),
                 checks.spelling(programId),
-                rehearsed(programId, day, week, inWeek, tests),
-                tests.isEmpty() ? Map.of() : testPages.retakes(programId, tests));
+                rehearsed(programId, day, week, inWeek, announced),
+                announced.entrySet().stream()
+                        .collect(Collectors.toMap(
+                                Map.Entry::getKey, entry -> entry.getValue().retakes())));
     }
 
     /**
@@ -345,7 +348,11 @@ class WeekSheets {
 
     /** Stages of playing tests by order. */
     private Map<UUID, List<String>> rehearsed(
-            UUID programId, LocalDate day, SchoolYear.Week week, List<MilestoneOrder> inWeek, Set<UUID> tests) {
+            UUID programId,
+            LocalDate day,
+            SchoolYear.Week week,
+            List<MilestoneOrder> inWeek,
+            Map<UUID, TestPages.Announced> tests) {
         if (tests.isEmpty()) {
             return Map.of();
         }
@@ -353,13 +360,12 @@ class WeekSheets {
                 .filter(one -> one.number().isPresent())
                 .map(SchoolYear.Week::monday)
                 .toList();
-        Map<UUID, List<TestPages.StageView>> stages = testPages.stages(programId, tests);
         return inWeek.stream()
-                .filter(order -> tests.contains(order.milestoneId()))
+                .filter(order -> tests.containsKey(order.milestoneId()))
                 .collect(Collectors.toMap(
                         MilestoneOrder::id,
                         order -> TestStages.inWeek(
-                                        stages.getOrDefault(order.milestoneId(), List.of()),
+                                        tests.get(order.milestoneId()).stages(),
                                         mondays,
                                         order.setOn(),
                                         order.dueOn(),

@@ -108,7 +108,9 @@ class WhatTrains {
         Milestone check = training.stream()
                 .filter(one -> passed(sheet, seats, one) * 2 < seats.size())
                 .findFirst()
-                .orElse(training.getFirst());
+                .orElseGet(() -> training.stream()
+                        .min(Comparator.comparingInt(one -> passed(sheet, seats, one)))
+                        .orElseThrow());
         int minutes = PlanItem.Kind.TECHNIQUE_CHECK.usualMinutes
                 + (int) Math.ceil(runs.perStudent(programId, check).toSeconds() * seats.size() / 60.0);
         return Optional.of(new Training(

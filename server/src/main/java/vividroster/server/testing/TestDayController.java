@@ -4,10 +4,13 @@ import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -25,6 +28,7 @@ import vividroster.core.testing.HeardTogether;
 import vividroster.formats.calendar.CalendarWriter;
 import vividroster.formats.calendar.CalendarWriter.Entry;
 import vividroster.server.platform.Absent;
+import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.ScopeRequest;
 import vividroster.server.testing.TestDayViews.TestDayView;
@@ -52,6 +56,7 @@ class TestDayController {
      * @param from first day that may be used; today where absent
      * @param minutes of each period; 20 where absent
      * @param together heard at once; 1 where absent
+     * @param tied students put into a period by hand, each as {@code student~period}
      */
     record DayRequest(
             @Absent LocalDate from,
@@ -64,7 +69,23 @@ class TestDayController {
             @Absent
             @Min(value = 1, message = "One is the least.")
             @Max(value = HeardTogether.MOST, message = "At most {value} are heard together.")
-            Integer together) {
+            Integer together,
+
+            @Absent @Size(max = 200, message = "At most {max} are put somewhere by hand.")
+            List<@Size(max = 120) String> tied) {
+
+        private Map<UUID, String> byHand() {
+            Map<UUID, String> byHand = new HashMap<>();
+            for (String one : tied == null ? List.<String>of() : tied) {
+                int cut = one.indexOf('~');
+                try {
+                    byHand.put(UUID.fromString(one.substring(0, Math.max(0, cut))), one.substring(cut + 1));
+                } catch (IllegalArgumentException e) {
+                    throw Problem.input("tied", "Somebody put into a period by hand is not known: \"" + one + "\".");
+                }
+            }
+            return byHand;
+        }
 
         TestDayPlans.Wish of(UUID milestoneId, ScopeRequest scope) {
             return new TestDayPlans.Wish(
@@ -72,7 +93,8 @@ class TestDayController {
                     scope.toScope(),
                     Optional.ofNullable(from),
                     minutes == null ? MINUTES : minutes,
-                    together == null ? 1 : together);
+                    together == null ? 1 : together,
+                    byHand());
         }
     }
 

@@ -99,8 +99,15 @@ class TestDayPlans {
      * @param from first day that may be used; a day before today is today
      * @param minutes of each period for the test, at its end; less where a period has fewer
      * @param together in 1..4
+     * @param tied id of the period by student, of whom is put there by hand
      */
-    record Wish(UUID milestoneId, SectionScope scope, Optional<LocalDate> from, int minutes, int together) {}
+    record Wish(
+            UUID milestoneId,
+            SectionScope scope,
+            Optional<LocalDate> from,
+            int minutes,
+            int together,
+            Map<UUID, String> tied) {}
 
     /** A meeting of a class with room for the test. @param begins when the first is heard */
     private record Held(String id, SchoolClass schoolClass, LocalDate on, Meeting at, LocalTime begins, int seconds) {

@@ -30,7 +30,6 @@ import vividroster.core.progress.FaultCounts.FaultyTry;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
 import vividroster.core.season.Assignment;
-import vividroster.core.testing.Agreement.Measured;
 import vividroster.core.testing.CountedScore;
 import vividroster.core.testing.PlayingTest;
 import vividroster.core.testing.ScoredTries;
@@ -39,7 +38,6 @@ import vividroster.core.testing.TestResults;
 import vividroster.core.testing.TestResults.Heard;
 import vividroster.core.testing.TestResults.OfCriterion;
 import vividroster.core.testing.TestResults.OfStudent;
-import vividroster.core.testing.TwoListeners;
 import vividroster.server.hearing.HeardAttempt;
 import vividroster.server.hearing.Hearing;
 import vividroster.server.hearing.HearingRuns;
@@ -56,12 +54,10 @@ import vividroster.server.platform.SignedIn;
 import vividroster.server.playingtests.PlayingTests;
 import vividroster.server.playingtests.TestWording;
 import vividroster.server.roster.Rosters;
-import vividroster.server.testing.TestResultViews.ApartView;
 import vividroster.server.testing.TestResultViews.ComparedView;
 import vividroster.server.testing.TestResultViews.ComparisonView;
 import vividroster.server.testing.TestResultViews.CriterionResultView;
 import vividroster.server.testing.TestResultViews.FailedView;
-import vividroster.server.testing.TestResultViews.ListenersView;
 import vividroster.server.testing.TestResultViews.PointsCountView;
 import vividroster.server.testing.TestResultViews.StudentResultView;
 import vividroster.server.testing.TestResultViews.TestResultsView;
@@ -84,6 +80,7 @@ class TestResultPages {
     private final InstrumentCatalog catalog;
     private final TestScores scores;
     private final PlayingTests tests;
+    private final ResultListeners listeners;
 
     TestResultPages(
             Hearing hearing,
@@ -94,7 +91,9 @@ class TestResultPages {
             Office office,
             InstrumentCatalog catalog,
             TestScores scores,
-            PlayingTests tests) {
+            PlayingTests tests,
+            ResultListeners listeners) {
+        this.listeners = listeners;
         this.scores = scores;
         this.tests = tests;
         this.hearing = hearing;
@@ -111,6 +110,7 @@ class TestResultPages {
      *
      * @param tries with marks that stand, by student, in the order heard
      * @param waiting names of those whom the other listener has still to hear, who have no tries here
+     * @param all attempts by id, corrected ones among them
      */
     private record Known(
             Milestone milestone,
@@ -118,7 +118,8 @@ class TestResultPages {
             Sheet sheet,
             Map<UUID, List<HeardAttempt>> tries,
             Map<TestScores.Of, TestScores.Score> scores,
-            List<String> waiting) {
+            List<String> waiting,
+            Map<UUID, HeardAttempt> all) {
 
         List<Heard> heard(Collection<Seated> of) {
             return of.stream()
@@ -186,10 +187,11 @@ class TestResultPages {
                         .map(one -> student(one, byId.get(one.studentId()), known))
                         .toList(),
                 failed(counted),
-                listeners(programId, rows, known, byId),
+                listeners.agreement(programId, milestone, heardOf(rows, known), byId),
                 distribution(known, results, ofClass),
                 compared(known, rows),
-                known.waiting());
+                known.waiting(),
+                listeners.toAgree(programId, milestone, heardOf(rows, known), byId));
     }
 
     /** The class of a part of it; where the part is of several classes, all of them. */
@@ -227,7 +229,7 @@ class TestResultPages {
         List<String> waiting = new ArrayList<>();
         for (Seated row : rows) {
             List<HeardAttempt> own = tries.getOrDefault(row.student().id(), List.of());
-            if (!own.isEmpty() && waits(own, person.accountId(), listeners, today)) {
+            if (!own.isEmpty() && waits(own, all, person.accountId(), listeners, today)) {
                 waiting.add(row.student().name());
                 tries.remove(row.student().id());
             }
@@ -244,15 +246,17 @@ class TestResultPages {
                 sheet,
                 tries,
                 scores.of(programId, dueOn, Map.of(milestone.id(), milestone), today),
-                waiting);
+                waiting,
+                all);
     }
 
     /** Whether somebody else scored the playing of today, and this person has still to. */
-    private static boolean waits(List<HeardAttempt> tries, UUID listener, int listeners, LocalDate today) {
+    private static boolean waits(
+            List<HeardAttempt> tries, Map<UUID, HeardAttempt> all, UUID listener, int listeners, LocalDate today) {
         return ScoredTries.waitsFor(
                 tries.stream()
                         .filter(heard -> heard.attempt().heardOn().equals(today))
-                        .map(HeardAttempt::heardBy)
+                        .map(heard -> heard.listener(all))
                         .toList(),
                 listener,
                 listeners);
@@ -385,49 +389,11 @@ class TestResultPages {
                 .toList();
     }
 
-    private List<ListenersView> listeners(UUID programId, List<Seated> rows, Known known, Map<UUID, Seated> byId) {
-        List<HeardAttempt> heard = rows.stream()
-                .flatMap(row -> known.tries().getOrDefault(row.student().id(), List.of()).stream())
-                .toList();
-        Map<UUID, String> names = hearing.namesOfHearers(programId, heard);
-        Map<Integer, String> criteria =
-                known.milestone().criteria().stream().collect(Collectors.toMap(Criterion::ordinal, Criterion::name));
-        return TwoListeners.of(
-                        heard.stream()
-                                .map(one -> new TwoListeners.Heard(
-                                        one.attempt().studentId(),
-                                        one.heardBy(),
-                                        one.attempt().heardOn(),
-                                        one.attempt().marks()))
-                                .toList(),
-                        known.milestone().criteria(),
-                        known.milestone().id().getLeastSignificantBits())
-                .stream()
-                .map(pair -> view(pair, names, criteria, byId))
-                .toList();
-    }
-
-    private static ListenersView view(
-            TwoListeners pair, Map<UUID, String> names, Map<Integer, String> criteria, Map<UUID, Seated> byId) {
-        Optional<Measured> measured = pair.agreement() instanceof Measured told ? Optional.of(told) : Optional.empty();
-        return new ListenersView(
-                names.get(pair.first()),
-                names.get(pair.second()),
-                pair.students(),
-                pair.marks(),
-                pair.same(),
-                pair.oneApart(),
-                pair.apart().stream()
-                        .map(one -> new ApartView(
-                                one.studentId(),
-                                byId.get(one.studentId()).student().name(),
-                                criteria.get(one.ordinal()),
-                                one.first(),
-                                one.second()))
-                        .toList(),
-                pair.difference(),
-                measured.map(Measured::kappa).orElse(null),
-                measured.map(Measured::low).orElse(null),
-                measured.map(Measured::high).orElse(null));
+    /** What was heard of those shown, corrected attempts among it. */
+    private static ResultListeners.HeardOf heardOf(List<Seated> rows, Known known) {
+        Map<UUID, List<HeardAttempt>> tries = new LinkedHashMap<>();
+        rows.forEach(row -> Optional.ofNullable(known.tries().get(row.student().id()))
+                .ifPresent(own -> tries.put(row.student().id(), own)));
+        return new ResultListeners.HeardOf(tries, known.all());
     }
 }

@@ -22,6 +22,7 @@ final class TestResultViews {
      * @param distribution students by whole points, those with somebody only, the fewest points first
      * @param compared the same test earlier; absent where nobody was heard on two days
      * @param waiting students of whom the other listener has still to be heard, whose scores are not shown
+     * @param toAgree whom two listeners should talk over
      */
     record TestResultsView(
             UUID milestoneId,
@@ -42,7 +43,8 @@ final class TestResultViews {
             List<ListenersView> listeners,
             List<PointsCountView> distribution,
             @Absent ComparisonView compared,
-            List<String> waiting) {}
+            List<String> waiting,
+            List<ModerationView> toAgree) {}
 
     /**
      * @param floor absent where it has none
@@ -114,4 +116,21 @@ final class TestResultViews {
             @Absent Double kappa,
             @Absent Double low,
             @Absent Double high) {}
+
+    /** @param marks in the order of the criteria */
+    record ScoreOfView(UUID attemptId, String listener, List<Integer> marks, boolean passes) {}
+
+    /**
+     * Two scores of one playing that lie far apart, or of which one passes alone.
+     *
+     * @param apart names of the criteria that are two points apart or more
+     * @param proposed the mean of both, in the order of the criteria
+     */
+    record ModerationView(
+            UUID studentId,
+            String name,
+            List<String> apart,
+            boolean passDiffers,
+            List<ScoreOfView> scores,
+            List<Integer> proposed) {}
 }

@@ -89,7 +89,7 @@ public class TestScores {
                             key -> asHeard(programId, milestones.get(of.milestoneId()), attempt.milestoneVersion()));
                     scored.add(new ScoredTries.Scored(
                             attempt.id(),
-                            all.get(attempt.id()).heardBy(),
+                            all.get(attempt.id()).listener(all),
                             attempt.heardOn(),
                             RubricScore.of(asHeard.criteria(), attempt.marks()).share(),
                             attempt.evidence() == Evidence.SUBSTITUTE));
