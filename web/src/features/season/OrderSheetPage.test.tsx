@@ -14,6 +14,8 @@ const item = {
   substituteAccepted: false,
   news: [] as string[],
   fingers: [] as string[],
+  rehearsed: [],
+  applies: [],
   traps: [] as string[],
 };
 const sheet = {
@@ -35,6 +37,8 @@ const sheet = {
           pattern: "2 and 3 close",
           drill: "Four bows",
           news: ["C-sharp, second finger"],
+          rehearsed: [],
+          applies: [],
           traps: ["Measure 3: the F is still sharp."],
           roadmap: "1–8, 1–7, 9",
         },

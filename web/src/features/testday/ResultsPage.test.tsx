@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen } from "@testing-library/react";
+import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { TestResults } from "../../api/types";
@@ -123,7 +123,7 @@ describe("results of a test", () => {
     expect(screen.getByRole("region", { name: "Where it failed" }).textContent).toContain(
       "m. 2 F natural2 of 2",
     );
-    const rows = screen.getAllByRole("row");
+    const rows = within(screen.getByRole("region", { name: "Students" })).getAllByRole("row");
     expect(rows[1]?.textContent).toContain("Kofi Lindqvist");
     expect(rows[1]?.textContent).toContain("not yet 2 points short");
     const listeners = screen.getByRole("region", { name: "Odalys and Bram" });
@@ -135,7 +135,7 @@ describe("results of a test", () => {
     const many = Array.from({ length: 11 }, (_, i) => student(`Student ${i}`, 6, true));
     page({ ...results, students: many });
     fireEvent.click(await screen.findByRole("button", { name: "3 more" }));
-    expect(screen.getAllByRole("row")).toHaveLength(12);
+    expect(within(screen.getByRole("region", { name: "Students" })).getAllByRole("row")).toHaveLength(12);
   });
 
   it("propose the check that trains the weakest, and order it by one press", async () => {
