@@ -8,6 +8,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 import vividroster.testkit.ApiClient;
 import vividroster.testkit.ApiClient.Answer;
 import vividroster.testkit.RunningServer;
@@ -227,5 +228,33 @@ class TestResultsTest {
                                 + "&instrument=flute")
                         .sentence())
                 .isEqualTo("The test has no criterion 9.");
+    }
+
+    @Test
+    void anEditOfTheConditionsHidesNoResultAndOneOfTheRubricChangesNone() {
+        String test = twoListenersTest();
+        scored(director, test, "Ana Reed", 4);
+        scored(school.assistant(), test, "Ana Reed", 4);
+        JsonNode draft = director.get("/api/playing-tests/" + test + "/draft").json();
+        ObjectNode other = (ObjectNode) draft.path("draft");
+        other.put("title", "Heard by two, renamed");
+        assertThat(director.post("/api/playing-tests/" + test, Map.of("version", 1, "draft", other))
+                        .status())
+                .isEqualTo(204);
+        String results = "/api/tests/" + test + "/results?classId=" + school.id("Winds");
+        assertThat(director.get(results).json().path("heard").asInt()).isEqualTo(1);
+        ((ObjectNode) other.path("rubric")).put("mark", 5);
+        assertThat(director.post("/api/playing-tests/" + test, Map.of("version", 2, "draft", other))
+                        .status())
+                .isEqualTo(204);
+        assertThat(director.get(results).json().path("heard").asInt())
+                .as("another rubric is another result")
+                .isZero();
+        JsonNode tries = director.get(
+                        "/api/students/" + school.id("Ana Reed") + "/milestones/" + test + "/tries?instrument=flute")
+                .json();
+        assertThat(tries.get(0).path("outcome").asString())
+                .as("heard stays heard")
+                .isEqualTo("PASS");
     }
 }

@@ -43,12 +43,16 @@ class ResultListeners {
     /** How far every two who heard the same students agree, by what they gave before they knew each other's. */
     List<ListenersView> agreement(UUID programId, Milestone milestone, HeardOf of, Map<UUID, Seated> byId) {
         Set<UUID> shown = of.tries().keySet();
+        Set<Integer> versions = of.tries().values().stream()
+                .flatMap(List::stream)
+                .map(heard -> heard.attempt().milestoneVersion())
+                .collect(Collectors.toSet());
         List<HeardAttempt> entries = of.all().values().stream()
                 .filter(one -> shown.contains(one.attempt().studentId()))
                 .filter(one -> one.attempt().outcome() == Outcome.UNDONE
                         || one.attempt().outcome().isTry()
                                 && !one.attempt().marks().isEmpty()
-                                && one.attempt().milestoneVersion() == milestone.version())
+                                && versions.contains(one.attempt().milestoneVersion()))
                 .toList();
         Map<UUID, String> names = hearing.namesOfHearers(programId, entries);
         Map<Integer, String> criteria =

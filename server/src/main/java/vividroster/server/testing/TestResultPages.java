@@ -215,13 +215,15 @@ class TestResultPages {
         rows.forEach(row -> asked.put(row.player(), Set.of(milestone.id())));
         Map<UUID, HeardAttempt> all = hearing.latest(programId, asked, MOST_TRIES).stream()
                 .collect(Collectors.toMap(h -> h.attempt().id(), Function.identity()));
+        Map<Integer, Boolean> alike = new HashMap<>();
         Map<UUID, List<HeardAttempt>> tries =
                 AttemptLedger.standing(
                                 all.values().stream().map(HeardAttempt::attempt).toList())
                         .stream()
                         .filter(attempt -> attempt.outcome().isTry()
                                 && !attempt.marks().isEmpty()
-                                && attempt.milestoneVersion() == milestone.version())
+                                && alike.computeIfAbsent(
+                                        attempt.milestoneVersion(), version -> isAlike(programId, milestone, version)))
                         .map(attempt -> all.get(attempt.id()))
                         .collect(Collectors.groupingBy(h -> h.attempt().studentId()));
         int listeners =
@@ -395,5 +397,15 @@ class TestResultPages {
         rows.forEach(row -> Optional.ofNullable(known.tries().get(row.student().id()))
                 .ifPresent(own -> tries.put(row.student().id(), own)));
         return new ResultListeners.HeardOf(tries, known.all());
+    }
+
+    /** Whether an earlier version is scored as the newest: then an edit of anything else hides no result. */
+    private boolean isAlike(UUID programId, Milestone newest, int version) {
+        if (version == newest.version()) {
+            return true;
+        }
+        Milestone earlier = library.milestone(programId, newest.id(), version);
+        return earlier.criteria().equals(newest.criteria())
+                && earlier.passRule().equals(newest.passRule());
     }
 }
