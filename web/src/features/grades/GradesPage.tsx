@@ -175,12 +175,14 @@ function How({ row }: { row: GradeRow }) {
           >
             <span>
               {item.kind === "LINE" ? `Line: ${item.title}` : item.title}
-              <span className="soft"> due {shortDay(item.dueOn)}</span>
+              <span className="soft">
+                {" "}
+                due {shortDay(item.dueOn)}, {item.words}
+              </span>
             </span>
-            <span className="text-right whitespace-nowrap">
-              <span className="soft">{item.words}</span>{" "}
-              <b className="tabular-nums">{item.percent === undefined ? "–" : `${item.percent} %`}</b>
-            </span>
+            <b className="whitespace-nowrap tabular-nums">
+              {item.percent === undefined ? "–" : `${item.percent} %`}
+            </b>
           </li>
         ))}
       </ul>

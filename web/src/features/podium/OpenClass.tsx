@@ -75,23 +75,13 @@ export function OpenClass({ podiumClass: c, day, minute, mayDecide }: Props) {
                 {taught.dueOn === day ? "due today" : `due ${weekday(taught.dueOn)}`}
                 {" · "}
                 <OpenWith classId={c.classId} week={week} search={inClass()} />
+                {thenWords(c, taught)}
               </>
             )
           }
         >
           {!taught && <p className="soft">Nothing is set for this week.</p>}
           {taught && <TeachBrief podiumClass={c} day={day} milestoneId={taught.milestoneId} />}
-          {c.teach.length > 1 && (
-            <p className="small soft mt-1">
-              then{" "}
-              {c.teach
-                .filter((one) => one !== taught)
-                .slice(0, LINES_SHOWN)
-                .map((one) => (one.kind === "LINE" ? `line ${one.shortName}` : one.shortName))
-                .join(", ")}
-              {c.teach.length - 1 > LINES_SHOWN && ` and ${c.teach.length - 1 - LINES_SHOWN} more`}
-            </p>
-          )}
         </Part>
         <Part name="Hear">
           {c.hear.length === 0 && <p className="soft">Everybody set was heard.</p>}
@@ -153,6 +143,18 @@ function lookAfterWords(c: PodiumClass): string {
   ]
     .filter(Boolean)
     .join("; ");
+}
+
+/** What is taught after the first; empty where that is all. */
+function thenWords(c: PodiumClass, taught: PodiumClass["teach"][number]): string {
+  const others = c.teach.filter((one) => one !== taught);
+  if (others.length === 0) return "";
+  const shown = others
+    .slice(0, LINES_SHOWN)
+    .map((one) => (one.kind === "LINE" ? `line ${one.shortName}` : one.shortName))
+    .join(", ");
+  const more = others.length > LINES_SHOWN ? ` and ${others.length - LINES_SHOWN} more` : "";
+  return ` · then ${shown}${more}`;
 }
 
 interface PartProps {

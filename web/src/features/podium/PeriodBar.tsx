@@ -25,21 +25,7 @@ export function PeriodBar({ podiumClass: c, minute: now }: Props) {
   const percent = (minutes: number) => `${(100 * minutes) / c.minutes}%`;
   const short = shortenedWords(period.rest ?? spent, c.plan.wishes);
   return (
-    <section aria-label="The period" className="mb-2.5">
-      <div className={clsx("small relative", minute === undefined ? "h-2" : "h-5")} aria-live="polite">
-        {minute !== undefined && (
-          <span
-            className={clsx(
-              "absolute font-semibold whitespace-nowrap",
-              minute > c.minutes / 2 ? "-translate-x-full pr-2" : "pl-2",
-            )}
-            style={{ left: percent(minute) }}
-          >
-            minute {minute}
-            {late > 0 ? `, ${late} min late` : ", on time"}
-          </span>
-        )}
-      </div>
+    <section aria-label="The period" className="mt-2 mb-2">
       <div className="relative flex h-7 gap-[3px]">
         {spent.segments.map((segment) => {
           const wish = wishOf.get(segment.key);
@@ -116,15 +102,25 @@ export function PeriodBar({ podiumClass: c, minute: now }: Props) {
           </span>
         )}
       </div>
-      {short && (
+      {(short || minute !== undefined) && (
         <p className="small" role="status">
-          {late > 0 ? `${late} min late: ` : "To fit: "}
-          <b>{short}</b>
-          {minute !== undefined && period.rest === undefined && (
-            <span className="soft">
-              {" "}
-              · press <Kbd>Enter</Kbd> on what goes on, and the rest follows
-            </span>
+          {minute !== undefined && (
+            <b>
+              minute {minute}
+              {late > 0 ? `, ${late} min late` : ", on time"}
+            </b>
+          )}
+          {short && (
+            <>
+              {minute !== undefined && " · "}
+              to fit: <b>{short}</b>
+              {minute !== undefined && period.rest === undefined && (
+                <span className="soft">
+                  {" "}
+                  · press <Kbd>Enter</Kbd> on what goes on, and the rest follows
+                </span>
+              )}
+            </>
           )}
         </p>
       )}

@@ -93,6 +93,10 @@ public final class Screenshots {
                     "test", "/hear/" + test + "?class=" + classId(director, "Concert Winds") + "&instrument=trumpet");
             // Everybody has passed by the demo's day; one is heard again.
             seat.page().getByText("Willa Fitzalder").click();
+            seat.page()
+                    .getByRole(AriaRole.IMG, named("Notation for Trumpet"))
+                    .locator("svg")
+                    .waitFor();
             seat.page().keyboard().press("4");
             seat.page().keyboard().press("3");
             shots.shoot("test");

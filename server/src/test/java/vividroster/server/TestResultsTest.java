@@ -2,9 +2,11 @@ package vividroster.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -256,5 +258,37 @@ class TestResultsTest {
         assertThat(tries.get(0).path("outcome").asString())
                 .as("heard stays heard")
                 .isEqualTo("PASS");
+    }
+
+    /** Two measures have two stages; set on a Wednesday and due in the third week, the last two weeks have one each. */
+    @Test
+    void theWeeksBeforeRehearseItInStagesAndSayWhatApplies() {
+        String test = twoListenersTest();
+        Map<String, Object> order = school.order(List.of(school.tutti()), "test");
+        order.put("milestones", List.of(Map.of("orderId", UUID.randomUUID(), "milestoneId", test)));
+        order.put("setOn", School.TODAY.toString());
+        order.put("dueOn", School.TODAY.plusDays(16).toString());
+        assertThat(director.post("/api/season/orders", order).status()).isLessThan(300);
+        assertThat(rehearsed(School.TODAY)).isEmpty();
+        assertThat(rehearsed(School.TODAY.plusDays(7))).containsExactly("The first half: measure 1");
+        assertThat(rehearsed(School.TODAY.plusDays(14))).containsExactly("The whole, as at the test: measures 1 to 2");
+        assertThat(director.get("/api/season/sheet.pdf?classId=" + school.id("Winds") + "&on=" + School.TODAY)
+                        .status())
+                .isEqualTo(200);
+    }
+
+    private List<String> rehearsed(LocalDate on) {
+        JsonNode sheet = director.get("/api/season/sheet?classId=" + school.id("Winds") + "&on=" + on)
+                .json();
+        for (JsonNode item : sheet.path("parts").get(0).path("items")) {
+            if (item.path("title").asString().startsWith("Heard by two")) {
+                assertThat(item.path("applies").get(0).asString())
+                        .isEqualTo("As many retakes as you like: the best try counts.");
+                List<String> stages = new ArrayList<>();
+                item.path("rehearsed").forEach(stage -> stages.add(stage.asString()));
+                return stages;
+            }
+        }
+        throw new AssertionError("not on the sheet of " + on);
     }
 }

@@ -136,8 +136,10 @@ class GradeViews {
             case Grade.Scored scored ->
                 item.score()
                         .map(score -> (score.counted().late() ? "late; " : "")
-                                + tries(score.counted().tries().size()) + ". "
-                                + TestWording.standing(score.counted()))
+                                + tries(score.counted().tries().size())
+                                + (item.milestone().kind() == MilestoneKind.PLAYING_TEST
+                                        ? ". " + TestWording.standing(score.counted())
+                                        : ""))
                         .orElse("");
             case Grade.Passed passed -> "passed";
             case Grade.NotYet notYet -> "tried, not yet";

@@ -66,6 +66,8 @@ final class SheetWording {
         if (item.roadmap() != null) {
             notes.add("Played: " + item.roadmap());
         }
+        item.rehearsed().forEach(stage -> notes.add("This week: " + stage));
+        notes.addAll(item.applies());
         notes.addAll(item.traps());
         for (String said : new String[] {item.tip(), item.trouble(), item.drill()}) {
             if (said != null) {
