@@ -22,10 +22,10 @@ public record TestComparison(int students, List<Compared> criteria, int better, 
     }
 
     /** One student's first and last try. */
-    public record Twice(UUID studentId, List<CriterionMark> before, List<CriterionMark> now) {}
+    public record Twice(UUID studentId, List<CriterionMark> before, List<CriterionMark> after) {}
 
-    /** @param before and {@code now} points on average; 0 where nobody is compared */
-    public record Compared(int ordinal, double before, double now) {}
+    /** @param before and {@code after} points on average; 0 where nobody is compared */
+    public record Compared(int ordinal, double before, double after) {}
 
     /** @param criteria at least one */
     public static TestComparison of(List<Criterion> criteria, Collection<Twice> twice) {
@@ -37,14 +37,14 @@ public record TestComparison(int students, List<Compared> criteria, int better, 
                                 .average()
                                 .orElse(0),
                         twice.stream()
-                                .mapToInt(one -> points(one.now(), criterion))
+                                .mapToInt(one -> points(one.after(), criterion))
                                 .average()
                                 .orElse(0)))
                 .toList();
         int better = 0;
         int worse = 0;
         for (Twice one : twice) {
-            long more = RubricScore.of(criteria, one.now()).gained()
+            long more = RubricScore.of(criteria, one.after()).gained()
                     - RubricScore.of(criteria, one.before()).gained();
             better += more > 0 ? 1 : 0;
             worse += more < 0 ? 1 : 0;

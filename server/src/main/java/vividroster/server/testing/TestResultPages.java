@@ -364,7 +364,7 @@ class TestResultPages {
                 told.better(),
                 told.worse(),
                 told.criteria().stream()
-                        .map(one -> new ComparedView(one.ordinal(), tenths(one.before()), tenths(one.now())))
+                        .map(one -> new ComparedView(one.ordinal(), tenths(one.before()), tenths(one.after())))
                         .toList());
     }
 
