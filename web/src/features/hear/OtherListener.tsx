@@ -1,4 +1,4 @@
-import { outcomeWords } from "./run";
+import { foundWords } from "./run";
 import type { useListeners } from "./useListeners";
 
 interface Props {
@@ -15,7 +15,7 @@ export function OtherListener({ studentId, name, others }: Props) {
   return (
     <p role="status" className="mt-1 mb-2 border-l-[3.5px] border-[var(--now)] pl-3">
       {marked
-        ? `${marked.hearerName} has just marked ${name}: ${outcomeWords[marked.outcome]}.`
+        ? `${marked.hearerName} has just marked ${name}${foundWords(others.scored, marked.outcome)}.`
         : `${heardBy} is hearing ${name} at this moment.`}
     </p>
   );

@@ -12,6 +12,7 @@ import {
   nextCriterion,
   nextOutcome,
   playerPlace,
+  foundWords,
   pointsSoFar,
   verdict,
   runReducer,
@@ -171,6 +172,13 @@ describe("marks", () => {
     ]);
     expect(pointsSoFar(test, both)).toBe(9);
     expect(mostPoints(test)).toBe(10);
+  });
+});
+
+describe("what another listener found", () => {
+  it("is said of what is heard by ear, and not of what is scored", () => {
+    expect(foundWords(false, "NOT_YET")).toBe(": not yet");
+    expect(foundWords(true, "PASS")).toBe("");
   });
 });
 

@@ -213,6 +213,10 @@ export const outcomeWords: Record<Outcome, string> = {
   UNDONE: "undone",
 };
 
+/** What another listener found, in words; of what is scored nothing, so that nobody scores with it in mind. */
+export const foundWords = (scored: boolean, outcome: Outcome): string =>
+  scored ? "" : `: ${outcomeWords[outcome]}`;
+
 /** A milestone with its criteria in other words, as a student's variant says them. */
 export const wordedBy = (milestone: Milestone, names: readonly string[] | undefined): Milestone =>
   names

@@ -5,7 +5,7 @@ import { live, sitAtDesk, type SeenMark } from "../../app/live";
 import { meQuery } from "../../app/queries";
 import { useToast } from "../../ui/toasts";
 import { positionsOf } from "./hear.queries";
-import { outcomeWords } from "./run";
+import { foundWords, isScored } from "./run";
 import type { useRun } from "./useRun";
 
 /** Marks of others that come together are asked about together. */
@@ -22,6 +22,7 @@ export function useListeners(run: Run, running: ReturnType<typeof useRun>) {
   const { state, seePositions } = running;
   const milestoneId = run.milestone.id;
   const atDesk = state.queue[0];
+  const scored = isScored(run.milestone);
 
   useEffect(() => {
     if (!me) return;
@@ -55,7 +56,9 @@ export function useListeners(run: Run, running: ReturnType<typeof useRun>) {
   useEffect(() => {
     if (!told || !justMarked) return;
     const name = run.players.find((player) => player.studentId === justMarked.studentId)?.name ?? "";
-    toast(`${justMarked.hearerName} marked ${name} too: ${outcomeWords[justMarked.outcome]}. Both are kept.`);
+    toast(
+      `${justMarked.hearerName} marked ${name} too${foundWords(scored, justMarked.outcome)}. Both are kept.`,
+    );
     // eslint-disable-next-line react-hooks/exhaustive-deps -- said once for each mark
   }, [told]);
 
@@ -78,5 +81,5 @@ export function useListeners(run: Run, running: ReturnType<typeof useRun>) {
     ),
   );
   const atThisDesk = justMarked?.studentId === atDesk && !markedHere ? justMarked : undefined;
-  return { heardBy, justMarked: atThisDesk };
+  return { heardBy, justMarked: atThisDesk, scored };
 }

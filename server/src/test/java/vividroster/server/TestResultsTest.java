@@ -186,6 +186,17 @@ class TestResultsTest {
         assertThat(queue(school.assistant(), test, winds).getFirst())
                 .as("the other hears her next")
                 .isEqualTo(ana);
+        JsonNode his = school.assistant()
+                .get("/api/hearing/positions/" + test + "?studentIds=" + ana)
+                .json()
+                .get(0);
+        assertThat(his.path("standing").path("state").asString())
+                .as("what she found is not told to him")
+                .isEqualTo("NOT_SET");
+        JsonNode hers = director.get("/api/hearing/positions/" + test + "?studentIds=" + ana)
+                .json()
+                .get(0);
+        assertThat(hers.path("standing").path("state").asString()).isEqualTo("PASSED");
         JsonNode blind = school.assistant()
                 .get("/api/tests/" + test + "/results?classId=" + winds)
                 .json();

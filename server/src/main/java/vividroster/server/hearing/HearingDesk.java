@@ -217,7 +217,7 @@ class HearingDesk {
                 rows.stream()
                         .map(row -> playerView(
                                 row,
-                                sheet.standing(row.player(), milestoneId),
+                                blind(sheet, row.player(), milestoneId, waiting, today),
                                 sheet.outlook(row.player(), milestoneId),
                                 waiting.contains(row.student().id())
                                         ? null
@@ -306,7 +306,7 @@ class HearingDesk {
                                 ? null
                                 : HearingQueue.leftOut(sheet.call(player, milestoneId), false, false, policy)
                                         .orElse(null),
-                        StandingView.of(sheet.standing(player, milestoneId)),
+                        StandingView.of(blind(sheet, player, milestoneId, waiting, today)),
                         OutlookView.of(sheet.outlook(player, milestoneId))))
                 .toList();
     }
@@ -354,6 +354,13 @@ class HearingDesk {
                 toBell.map(time -> (int) time.toSeconds()).orElse(null),
                 fit.inTime(),
                 fit.fits());
+    }
+
+    /** Where a player stands; what the other of two listeners found today is not told to who has still to score. */
+    private static Standing blind(Sheet sheet, Player player, UUID milestoneId, Set<UUID> waiting, LocalDate today) {
+        return waiting.contains(player.studentId())
+                ? sheet.standingOn(player, milestoneId, today.minusDays(1))
+                : sheet.standing(player, milestoneId);
     }
 
     /** Whom the other of two listeners has scored today, and this one has still to. */

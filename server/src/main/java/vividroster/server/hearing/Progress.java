@@ -122,6 +122,16 @@ public class Progress {
             return standings.getOrDefault(player, Map.of()).getOrDefault(milestoneId, Standing.NOTHING);
         }
 
+        /** Where a player stood at the end of an earlier day with a milestone of this sheet, no belt. */
+        public Standing standingOn(Player player, UUID milestoneId, LocalDate day) {
+            return Standings.of(
+                    milestones.get(milestoneId),
+                    trails.getOrDefault(player.studentId(), Map.of()).getOrDefault(milestoneId, Trail.EMPTY),
+                    player.instrument(),
+                    terms(assigned(player).get(milestoneId)),
+                    day);
+        }
+
         public Map<UUID, Assignment> assigned(Player player) {
             return assignments.getOrDefault(player, Map.of());
         }
