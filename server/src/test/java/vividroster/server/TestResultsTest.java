@@ -283,7 +283,7 @@ class TestResultsTest {
         assertThat(rehearsed(School.TODAY)).isEmpty();
         assertThat(rehearsed(School.TODAY.plusDays(7))).containsExactly("The first half: measure 1");
         assertThat(rehearsed(School.TODAY.plusDays(14))).containsExactly("The whole, as at the test: measures 1 to 2");
-        assertThat(director.get("/api/season/sheet.pdf?classId=" + school.id("Winds") + "&on=" + School.TODAY)
+        assertThat(director.get("/api/season/sheet/sheet.pdf?classId=" + school.id("Winds") + "&on=" + School.TODAY)
                         .status())
                 .isEqualTo(200);
     }

@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -36,8 +35,6 @@ import vividroster.core.season.MilestoneOrder;
 import vividroster.core.testing.HearingPace;
 import vividroster.core.testing.HearingQueue;
 import vividroster.core.testing.HearingQueue.LeftOut;
-import vividroster.core.testing.PlayingTest;
-import vividroster.core.testing.ScoredTries;
 import vividroster.server.checks.Checks;
 import vividroster.server.hearing.HearingRuns.Queue;
 import vividroster.server.hearing.HearingRuns.Seated;
@@ -52,7 +49,6 @@ import vividroster.server.orders.Orders;
 import vividroster.server.platform.Absent;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
-import vividroster.server.playingtests.PlayingTests;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 
@@ -68,8 +64,7 @@ class HearingDesk {
     private final Orders orders;
     private final Checks checks;
     private final InstrumentCatalog catalog;
-    private final Hearing hearing;
-    private final PlayingTests playingTests;
+    private final BlindListening blind;
 
     HearingDesk(
             Rosters rosters,
@@ -80,10 +75,8 @@ class HearingDesk {
             Orders orders,
             Checks checks,
             InstrumentCatalog catalog,
-            Hearing hearing,
-            PlayingTests playingTests) {
-        this.hearing = hearing;
-        this.playingTests = playingTests;
+            BlindListening blind) {
+        this.blind = blind;
         this.rosters = rosters;
         this.progress = progress;
         this.runs = runs;
@@ -191,7 +184,7 @@ class HearingDesk {
         List<Seated> rows = called.rows();
         Sheet sheet = progress.sheet(programId, Question.of(called.seats(), today, milestoneId));
         Queue queue = runs.queue(programId, rows, milestone, sheet);
-        Set<UUID> waiting = waitingFor(
+        Set<UUID> waiting = blind.waitingFor(
                 person, milestone, rows.stream().map(row -> row.student().id()).toList(), today);
         List<UUID> order = new ArrayList<>(rows.stream()
                 .map(row -> row.student().id())
@@ -217,7 +210,7 @@ class HearingDesk {
                 rows.stream()
                         .map(row -> playerView(
                                 row,
-                                blind(sheet, row.player(), milestoneId, waiting, today),
+                                BlindListening.standing(sheet, row.player(), milestoneId, waiting, today),
                                 sheet.outlook(row.player(), milestoneId),
                                 waiting.contains(row.student().id())
                                         ? null
@@ -297,7 +290,7 @@ class HearingDesk {
                 .forEach(seat -> playing.putIfAbsent(seat.studentId(), seat));
         Sheet sheet = progress.sheet(programId, Question.of(seats, today, milestoneId));
         HearingQueue.Policy policy = checks.calling(programId);
-        Set<UUID> waiting = waitingFor(person, milestone, playing.keySet(), today);
+        Set<UUID> waiting = blind.waitingFor(person, milestone, playing.keySet(), today);
         return playing.values().stream()
                 .map(seat -> new Player(seat.studentId(), seat.instrument()))
                 .map(player -> new PositionView(
@@ -306,7 +299,7 @@ class HearingDesk {
                                 ? null
                                 : HearingQueue.leftOut(sheet.call(player, milestoneId), false, false, policy)
                                         .orElse(null),
-                        StandingView.of(blind(sheet, player, milestoneId, waiting, today)),
+                        StandingView.of(BlindListening.standing(sheet, player, milestoneId, waiting, today)),
                         OutlookView.of(sheet.outlook(player, milestoneId))))
                 .toList();
     }
@@ -354,36 +347,6 @@ class HearingDesk {
                 toBell.map(time -> (int) time.toSeconds()).orElse(null),
                 fit.inTime(),
                 fit.fits());
-    }
-
-    /** Where a player stands; what the other of two listeners found today is not told to who has still to score. */
-    private static Standing blind(Sheet sheet, Player player, UUID milestoneId, Set<UUID> waiting, LocalDate today) {
-        return waiting.contains(player.studentId())
-                ? sheet.standingOn(player, milestoneId, today.minusDays(1))
-                : sheet.standing(player, milestoneId);
-    }
-
-    /** Whom the other of two listeners has scored today, and this one has still to. */
-    private Set<UUID> waitingFor(SignedIn person, Milestone milestone, Collection<UUID> studentIds, LocalDate today) {
-        int listeners = milestone.kind() == MilestoneKind.PLAYING_TEST
-                ? playingTests
-                        .of(person.programId(), milestone.id())
-                        .map(PlayingTest::listeners)
-                        .orElse(1)
-                : 1;
-        if (listeners == 1) {
-            return Set.of();
-        }
-        Map<UUID, List<UUID>> heardBy = hearing.standing(person.programId(), studentIds, milestone.id()).stream()
-                .filter(heard -> heard.attempt().heardOn().equals(today)
-                        && !heard.attempt().marks().isEmpty())
-                .collect(Collectors.groupingBy(
-                        heard -> heard.attempt().studentId(),
-                        Collectors.mapping(HeardAttempt::heardBy, Collectors.toList())));
-        return heardBy.entrySet().stream()
-                .filter(entry -> ScoredTries.waitsFor(entry.getValue(), person.accountId(), listeners))
-                .map(Map.Entry::getKey)
-                .collect(Collectors.toSet());
     }
 
     /** A check as the programme's schools word it. */
