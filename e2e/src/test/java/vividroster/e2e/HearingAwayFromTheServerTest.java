@@ -187,6 +187,8 @@ class HearingAwayFromTheServerTest {
             page.getByLabel(Pattern.compile(", menu$")).click();
             page.getByText("Sign out", new Page.GetByTextOptions().setExact(true))
                     .click();
+            // Signing out loads the page anew by itself.
+            page.getByLabel("Sign-in name").waitFor();
             Browsing.signIn(page, school.directorName(), School.PASSWORD);
             assertThat(page.getByText("to send")).isHidden();
             page.waitForCondition(() -> passes(server, school, "Bo Lund") == 1);
