@@ -39,13 +39,16 @@ class TrailQueries {
     private static final Evidence[] EVIDENCE = Evidence.values();
     private static final Outcome[] OUTCOMES = Outcome.values();
 
-    /** Steps and trails remembered, of less than a hundred bytes each. */
-    private static final long MOST_STEPS = 600_000;
+    /** Trails remembered, of less than two hundred bytes each: three schools whose students are in their fifth year. */
+    private static final long MOST_TRAILS = 900_000;
+
+    /** Steps that weigh as much as a trail: packed they are 6 bytes each, and most are never looked at. */
+    private static final int STEPS_TO_A_TRAIL = 20;
 
     private final JdbcClient jdbc;
     /** What was read of students once, good as long as the database says that it is in the same state. */
     private final Cache<Whose, Known> read = Caffeine.newBuilder()
-            .maximumWeight(MOST_STEPS)
+            .maximumWeight(MOST_TRAILS)
             .weigher((Whose whose, Known known) -> known.weight())
             .build();
 
@@ -58,9 +61,10 @@ class TrailQueries {
     private record Known(UUID revision, Map<UUID, Trail> trails) {
 
         int weight() {
-            return trails.values().stream()
-                    .mapToInt(trail -> 1 + trail.steps().size())
+            int steps = trails.values().stream()
+                    .mapToInt(trail -> trail.steps().size())
                     .sum();
+            return trails.size() + steps / STEPS_TO_A_TRAIL;
         }
     }
 
@@ -120,8 +124,6 @@ class TrailQueries {
                     put(row, anew);
                 });
         anew.forEach((student, own) -> {
-            // Unpacked once: who is remembered is looked at again and again.
-            own.replaceAll((milestone, trail) -> new Trail(List.copyOf(trail.steps())));
             Map<UUID, Trail> whole = Collections.unmodifiableMap(own);
             trails.put(student, whole);
             read.put(new Whose(programId, student), new Known(changed.get(student), whole));
@@ -274,26 +276,40 @@ class TrailQueries {
         return known;
     }
 
-    /** Steps that are unpacked when they are looked at. */
+    /**
+     * Steps that are unpacked when they are looked at, and once: who is remembered is looked at again and again, but of the
+     * trails of earlier years hardly any.
+     */
     private static final class Packed extends AbstractList<Trail.Step> implements RandomAccess {
 
         private static final int BYTES = 6;
         private final List<InstrumentCode> instruments;
         private final ByteBuffer steps;
+        /** Filled by whoever looks first; two who look at once put in the same. */
+        private final Trail.Step[] unpacked;
 
         Packed(List<InstrumentCode> instruments, byte[] steps) {
             this.instruments = instruments;
             this.steps = ByteBuffer.wrap(steps);
+            this.unpacked = new Trail.Step[steps.length / BYTES];
         }
 
         @Override
         public int size() {
-            return steps.capacity() / BYTES;
+            return unpacked.length;
         }
 
         @Override
         public Trail.Step get(int index) {
-            Objects.checkIndex(index, size());
+            Trail.Step known = unpacked[Objects.checkIndex(index, size())];
+            if (known == null) {
+                known = unpack(index);
+                unpacked[index] = known;
+            }
+            return known;
+        }
+
+        private Trail.Step unpack(int index) {
             int rest = steps.getShort(index * BYTES + 4);
             return new Trail.Step(
                     instruments.get(rest / (2 * OUTCOMES.length * EVIDENCE.length)),
