@@ -24,7 +24,9 @@ const RunPage = page(async () => (await import("../features/hear/RunPage")).RunP
 const FolderPage = page(async () => (await import("../features/folder/FolderPage")).FolderPage);
 const CheckPage = page(async () => (await import("../features/library/CheckPage")).CheckPage);
 const LibraryPage = page(async () => (await import("../features/library/LibraryPage")).LibraryPage);
-const BeltsPage = page(async () => (await import("../features/roster/BeltsPage")).BeltsPage);
+const BeltsPage = page(async () => (await import("../features/belts/BeltsPage")).BeltsPage);
+const LaddersPage = page(async () => (await import("../features/belts/LaddersPage")).LaddersPage);
+const LadderEditPage = page(async () => (await import("../features/belts/LadderEditPage")).LadderEditPage);
 const BoardPage = page(async () => (await import("../features/roster/BoardPage")).BoardPage);
 const StudentsPage = page(async () => (await import("../features/roster/StudentsPage")).StudentsPage);
 const SeasonPage = page(async () => (await import("../features/season/SeasonPage")).SeasonPage);
@@ -118,6 +120,9 @@ export function App() {
                 <Route path="/library/tests/new" element={<TestEditPage />} />
                 <Route path="/library/tests/:milestoneId" element={<TestPage director />} />
                 <Route path="/library/tests/:milestoneId/edit" element={<TestEditPage />} />
+                <Route path="/library/ladders" element={<LaddersPage />} />
+                <Route path="/library/ladders/new" element={<LadderEditPage />} />
+                <Route path="/library/ladders/:ladderId" element={<LadderEditPage />} />
                 <Route path="/library/rubrics" element={<RubricsPage />} />
                 <Route path="/library/written/new" element={<WrittenEditPage />} />
                 <Route path="/library/written/:milestoneId" element={<WrittenPage />} />

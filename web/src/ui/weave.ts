@@ -16,8 +16,12 @@ const patterns: Record<string, { step: number; draw: (x: number) => string }> = 
   diamond: { step: 11, draw: (x) => `M${x} 9l4.5-5 4.5 5-4.5 5z` },
   check: { step: 8, draw: (x) => `M${x} 4h4v5h4v5h-4v-5h-4z` },
   chevron: { step: 8, draw: (x) => `M${x} 4l5 5-5 5` },
+  herringbone: { step: 10, draw: (x) => `M${x} 4l4 5-4 5M${x + 9} 4l-4 5 4 5` },
   cross: { step: 11, draw: (x) => `M${x} 9h7M${x + 3.5} 4.5v9` },
 };
+
+/** Every weave there is. */
+export const weaves: readonly string[] = Object.keys(patterns);
 
 /** The threads of a weave between two places, as an SVG path on a strip 18 high. */
 export function weavePath(weave: string, from: number, to: number): string {

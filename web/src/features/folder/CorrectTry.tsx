@@ -1,3 +1,4 @@
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { v7 as newId } from "uuid";
 import type { FolderTry, Outcome } from "../../api/types";
@@ -6,6 +7,7 @@ import { looks } from "../../ui/looks";
 import { useToast } from "../../ui/toasts";
 import { outbox } from "../hear/outbox";
 import { outcomeWords } from "../hear/run";
+import { awardsTouchedQuery } from "./folder.queries";
 
 interface Props {
   attempt: FolderTry;
@@ -25,6 +27,9 @@ export function CorrectTry({ attempt, label, onDone }: Props) {
   const [outcome, setOutcome] = useState<Outcome>(offered[0]!);
   const [reason, setReason] = useState("");
   const [missing, setMissing] = useState(false);
+  const takesBack = attempt.outcome === "PASS" && outcome !== "PASS";
+  const awards = useQuery({ ...awardsTouchedQuery(attempt.id), enabled: takesBack });
+  const touched = takesBack ? (awards.data ?? []) : [];
   const correct = () => {
     if (reason.trim() === "") return setMissing(true);
     const id = newId();
@@ -74,11 +79,24 @@ export function CorrectTry({ attempt, label, onDone }: Props) {
         />
       </label>
       <Button small look="primary" type="submit">
-        Correct
+        {touched.length === 0
+          ? "Correct"
+          : `Correct, and take ${touched.map((award) => award.belt).join(", ")} back`}
       </Button>
       <Button small look="quiet" onClick={onDone}>
         Leave it
       </Button>
+      {takesBack && awards.isError && (
+        <span className="small">Which belts rest on it is not known just now.</span>
+      )}
+      {touched.length > 0 && (
+        <p role="status" className="w-full">
+          {touched
+            .map((award) => `${award.belt}${award.handed ? ", handed over already," : ""}`)
+            .join(" and ")}{" "}
+          would no longer be earned.
+        </p>
+      )}
       {missing && reason.trim() === "" && <span role="alert">Say why: a correction keeps its reason.</span>}
     </form>
   );

@@ -9,6 +9,7 @@ import type {
   HelpedStudent,
   MeasuredOfStudent,
   StudentVariant,
+  TouchedAward,
 } from "../../api/types";
 
 export const folderQuery = (studentId: string) =>
@@ -64,4 +65,11 @@ export const triesQuery = (studentId: string, milestoneId: string, instrument: s
           { instrument },
         ),
       ),
+  });
+
+/** Belts that would no longer be earned were an attempt taken back. */
+export const awardsTouchedQuery = (attemptId: string) =>
+  queryOptions({
+    queryKey: ["progress", "awards-touched", attemptId],
+    queryFn: () => get<TouchedAward[]>(at("/api/attempts/{attemptId}/awards", { attemptId })),
   });

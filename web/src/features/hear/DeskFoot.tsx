@@ -14,6 +14,8 @@ interface Props {
   onEvidence: (evidence: Evidence) => void;
   piece: string;
   onPiece: (piece: string) => void;
+  /** Whether the student brings the piece, so that it is named however it is heard. */
+  ownPiece: boolean;
   /** Whether a substitute piece counts as a pass for who is heard. */
   substituteCounts: boolean;
   /** Several at once; not where points are given. */
@@ -31,6 +33,7 @@ export function DeskFoot({
   onEvidence,
   piece,
   onPiece,
+  ownPiece,
   substituteCounts,
   together,
 }: Props) {
@@ -80,7 +83,7 @@ export function DeskFoot({
             <option value="SUBSTITUTE">as a substitute piece</option>
           </select>
         </label>
-        {evidence === "SUBSTITUTE" && (
+        {(ownPiece || evidence === "SUBSTITUTE") && (
           <label className="flex items-center gap-2">
             piece
             <input
@@ -90,7 +93,7 @@ export function DeskFoot({
               className="hairline bg-base-100 text-base-content rounded-md border-[1.5px] px-1.5 py-0.5"
               onChange={(event) => onPiece(event.target.value)}
             />
-            {substituteCounts ? "counts as a pass" : "is kept, and the set piece stays open"}
+            {!ownPiece && (substituteCounts ? "counts as a pass" : "is kept, and the set piece stays open")}
           </label>
         )}
         {together && (

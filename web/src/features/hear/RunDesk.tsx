@@ -66,6 +66,7 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
   const marking = markingOf(run.milestone);
   const isCheck = run.milestone.kind === "TECHNIQUE_CHECK";
   const isTest = run.milestone.kind === "PLAYING_TEST";
+  const ownPiece = run.milestone.kind === "FREE_CHOICE";
   const lineId = run.milestone.line?.lineId;
   const test = useQuery({
     ...playingTestQuery(run.milestone.id, player?.instrument, player?.division),
@@ -92,12 +93,13 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
         ...excuse,
         ...besideToSend(beside),
         note: note?.trim() || undefined,
-        substitute: evidence === "SUBSTITUTE" ? piece.trim() || undefined : undefined,
+        substitute: ownPiece || evidence === "SUBSTITUTE" ? piece.trim() || undefined : undefined,
       },
       [...also],
     );
     noteBeside({ type: "clear" });
     setNote(undefined);
+    if (ownPiece) setPiece("");
   };
   const pass = () => complete && mark("PASS");
   const digit = (n: number) => {
@@ -240,6 +242,7 @@ export function RunDesk({ run, live, others, onAtOnce, onGroup }: Props) {
         onEvidence={setEvidence}
         piece={piece}
         onPiece={setPiece}
+        ownPiece={ownPiece}
         substituteCounts={player.outlook.counting.includes("SUBSTITUTE")}
         together={marking === "points" ? undefined : { onAtOnce, onGroup }}
       />

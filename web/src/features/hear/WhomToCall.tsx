@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useState } from "react";
+import { useSearchParams } from "react-router";
 import type { Run } from "../../api/types";
 import { useScope } from "../../app/scope";
 import { beltsInReachQuery } from "./hear.queries";
@@ -18,14 +19,21 @@ const nobody: ReadonlySet<string> = new Set();
 export function WhomToCall({ run, live }: Props) {
   const { scope } = useScope();
   const others = useWith();
-  const [whom, setWhom] = useState<Whom>("EVERYBODY");
-  const [byHand, setByHand] = useState(nobody);
+  const [asked] = useSearchParams();
+  const listed = asked.get("called");
+  const [whom, setWhom] = useState<Whom>(listed ? "BY_HAND" : "EVERYBODY");
+  const [byHand, setByHand] = useState(() => (listed ? new Set(listed.split(",")) : nobody));
   const belts = useQuery({
     ...beltsInReachQuery(run.milestone.id, scope, others.with),
     enabled: whom === "BELT",
   });
   const call = (next: Whom, chosen: ReadonlySet<string>) =>
     live.dispatch({ type: "call", studentIds: queueFor(next, run, live.state, chosen) });
+  useEffect(() => {
+    if (listed) call("BY_HAND", byHand);
+    // Once, as the run opens.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   const choose = (next: Whom) => {
     setWhom(next);
     if (next === "BELT") {

@@ -49,6 +49,7 @@ export function LibraryPage({ director }: { director: boolean }) {
       {shelf === "TECHNIQUE_CHECK" && director && <OwnChecks />}
       {shelf === "PLAYING_TEST" && director && <NewTests />}
       {shelf === "WRITTEN_CHECK" && director && <NewWritten />}
+      {shelf === "BELT" && director && <OwnLadders />}
       {library.data && shelf !== "STARTERS" && (
         <Shelf library={library.data} kind={shelf} director={director} />
       )}
@@ -67,6 +68,22 @@ function NewTests() {
       </Link>
       <Link className={looks.smallButton} to={{ pathname: "/library/rubrics", search: kept }}>
         Rubrics
+      </Link>
+    </div>
+  );
+}
+
+/** Making ladders, and editing those there are. */
+function OwnLadders() {
+  const { search } = useScope();
+  const kept = scopeSearch(search, {});
+  return (
+    <div className="mb-2 flex flex-wrap gap-2">
+      <Link className={looks.smallPrimary} to={{ pathname: "/library/ladders", search: kept }}>
+        Edit ladders
+      </Link>
+      <Link className={looks.smallButton} to={{ pathname: "/library/ladders/new", search: kept }}>
+        New ladder
       </Link>
     </div>
   );
@@ -142,6 +159,7 @@ const pages: Record<MilestoneKind, string> = {
   TECHNIQUE_CHECK: "checks",
   PLAYING_TEST: "tests",
   WRITTEN_CHECK: "written",
+  FREE_CHOICE: "belts",
   BELT: "belts",
 };
 

@@ -5,6 +5,7 @@ export const kindName: Record<MilestoneKind, string> = {
   TECHNIQUE_CHECK: "technique check",
   PLAYING_TEST: "playing test",
   WRITTEN_CHECK: "written check",
+  FREE_CHOICE: "free choice",
   BELT: "belt",
 };
 
@@ -13,5 +14,6 @@ export const kindPlural: Record<MilestoneKind, string> = {
   TECHNIQUE_CHECK: "Technique checks",
   PLAYING_TEST: "Playing tests",
   WRITTEN_CHECK: "Written checks",
+  FREE_CHOICE: "Free choices",
   BELT: "Belts",
 };

@@ -1,17 +1,16 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { v7 as newId } from "uuid";
-import { at } from "../../api/at";
-import { Problem, post } from "../../api/http";
-import type { PlanChoice } from "../../api/types";
+import { Problem } from "../../api/http";
 import { classesQuery, yearQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Field, SelectField, Tick } from "../../ui/Field";
 import { Button, Empty, Failed, Heading, Skeleton } from "../../ui/parts";
-import { useToast } from "../../ui/toasts";
 import { counted } from "../../ui/words";
 import { booksQuery } from "../library/books.queries";
+import { ChooseBelts } from "./ChooseBelts";
+import { nothing, useChoosing } from "./useChoosing";
 
 /** What a class is to do this year, in a minute: pages of a book, checks, tests, belts, a concert piece, catching up. */
 export function ChoosePage() {
@@ -36,6 +35,7 @@ export function ChoosePage() {
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <BookForm classId={current.id} books={books.data} />
         <div className="grid content-start gap-6">
+          <ChooseBelts current={current} />
           <PieceForm classId={current.id} concerts={concerts} />
           <CatchUpForm classId={current.id} from={year.data.today} />
         </div>
@@ -44,22 +44,6 @@ export function ChoosePage() {
   );
 }
 
-function useChoosing(classId: string, done: (added: number) => string) {
-  const client = useQueryClient();
-  const toast = useToast();
-  return useMutation({
-    mutationFn: (choice: Omit<PlanChoice, "classId">) =>
-      post<{ added: number }>(at("/api/season/plan/choose"), { classId, ...choice }),
-    onSuccess: async ({ added }) => {
-      toast(done(added));
-      await client.invalidateQueries({
-        predicate: (q) => ["progress", "library"].includes(String(q.queryKey[0])),
-      });
-    },
-  });
-}
-
-const nothing = { firstChecks: false, tests: false, belts: false };
 const field = (error: unknown, name: string) =>
   error instanceof Problem && error.field?.endsWith(name) ? error.message : undefined;
 

@@ -152,6 +152,7 @@ function Signs({ item }: { item: PlanItem }) {
 }
 
 const barHue: Partial<Record<PlanItem["kind"], string>> = {
+  FREE_CHOICE: "var(--percussion)",
   BELT: "var(--brass)",
   PIECE: "var(--brass)",
   PLAYING_TEST: "var(--string)",
@@ -165,6 +166,7 @@ const partLook: Record<PlanItem["kind"], string> = {
   PLAYING_TEST: "bg-primary text-primary-content",
   WRITTEN_CHECK: "bg-secondary text-secondary-content",
   TECHNIQUE_CHECK: "bg-secondary text-secondary-content",
+  FREE_CHOICE: "bg-secondary text-secondary-content",
   BELT: "bg-secondary text-secondary-content",
   PIECE: "bg-neutral text-neutral-content",
   CATCH_UP: "bg-info text-info-content",

@@ -28,7 +28,14 @@ class OwnedDataTest {
     private static final List<String> STAY = List.of("attempt", "attempt_trail", "seat");
 
     private static final List<String> GO = List.of(
-            "pain_report", "student_variant", "student_fit", "remedy_helped", "measurement", "absence", "habit_look");
+            "pain_report",
+            "student_variant",
+            "student_fit",
+            "remedy_helped",
+            "measurement",
+            "absence",
+            "belt_hand_over",
+            "habit_look");
 
     private final RunningServer server = RunningServer.shared();
     private final School school = School.open(server);

@@ -13,9 +13,14 @@ import vividroster.core.music.InstrumentCode;
  * @param ordinal place in the belt, from 1
  * @param fillings milestone by instrument code; {@link #ANY} fills it for every instrument not named
  * @param onlyFor of fillings that are not for everybody the instruments they are for, by milestone
+ * @param must whether it is one of those a belt cannot be earned without; matters to {@link BeltRule.MustsAndFree} alone
  */
 public record BeltSlot(
-        int ordinal, String name, Map<InstrumentCode, UUID> fillings, Map<UUID, Set<InstrumentCode>> onlyFor) {
+        int ordinal,
+        String name,
+        Map<InstrumentCode, UUID> fillings,
+        Map<UUID, Set<InstrumentCode>> onlyFor,
+        boolean must) {
 
     /** No instrument's code. */
     public static final InstrumentCode ANY = new InstrumentCode("any");
@@ -31,9 +36,15 @@ public record BeltSlot(
         onlyFor = Map.copyOf(copied);
     }
 
+    /** Of a belt that asks every slot. */
+    public BeltSlot(
+            int ordinal, String name, Map<InstrumentCode, UUID> fillings, Map<UUID, Set<InstrumentCode>> onlyFor) {
+        this(ordinal, name, fillings, onlyFor, false);
+    }
+
     /** Filled by milestones that are for everybody. */
     public BeltSlot(int ordinal, String name, Map<InstrumentCode, UUID> fillings) {
-        this(ordinal, name, fillings, Map.of());
+        this(ordinal, name, fillings, Map.of(), false);
     }
 
     /**

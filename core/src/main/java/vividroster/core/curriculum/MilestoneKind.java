@@ -6,6 +6,8 @@ public enum MilestoneKind {
     TECHNIQUE_CHECK,
     PLAYING_TEST,
     WRITTEN_CHECK,
+    /** What the student brings, as a goal of its own. */
+    FREE_CHOICE,
     BELT;
 
     /** Whether what is heard of it is a grade, which a section coach does not see. */

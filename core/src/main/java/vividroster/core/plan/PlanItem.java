@@ -43,6 +43,8 @@ public record PlanItem(
         PLAYING_TEST(150, 3),
         /** Written by everybody at once; nobody is heard. */
         WRITTEN_CHECK(60, 12),
+        /** What each brings; nothing is taught together. */
+        FREE_CHOICE(60, 2),
         BELT(100, 3),
         /** A stretch of a concert piece's preparation. */
         PIECE(150, 20),

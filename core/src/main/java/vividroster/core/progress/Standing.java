@@ -1,7 +1,9 @@
 package vividroster.core.progress;
 
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Where one student stands with one milestone on one instrument; always derived from attempts.
@@ -12,6 +14,7 @@ import java.util.Optional;
  * @param passedOn day of the try that made the pass
  * @param lastHeardOn day of the last try
  * @param goodTries for a rule of several good tries: the most in its window so far; else 0
+ * @param waivedOn the day of the first excuse that does not stand in the way of a belt, passed since or not
  */
 public record Standing(
         State state,
@@ -20,7 +23,20 @@ public record Standing(
         boolean waived,
         Optional<LocalDate> passedOn,
         Optional<LocalDate> lastHeardOn,
-        int goodTries) {
+        int goodTries,
+        Optional<LocalDate> waivedOn) {
+
+    /** Whose days of excuse are not known. */
+    public Standing(
+            State state,
+            int tries,
+            boolean carriedOver,
+            boolean waived,
+            Optional<LocalDate> passedOn,
+            Optional<LocalDate> lastHeardOn,
+            int goodTries) {
+        this(state, tries, carriedOver, waived, passedOn, lastHeardOn, goodTries, Optional.empty());
+    }
 
     /** Each is drawn as its own mark. */
     public enum State {
@@ -64,5 +80,17 @@ public record Standing(
     /** Whether a belt slot filled by this milestone is filled. */
     public boolean fillsSlot() {
         return isPassed() || waived;
+    }
+
+    /** The day from which it filled a belt slot; empty where it does not, or the day is not known. */
+    public Optional<LocalDate> filledOn() {
+        return Stream.concat(isPassed() ? passedOn.stream() : Stream.empty(), waivedOn.stream())
+                .min(Comparator.naturalOrder());
+    }
+
+    /** Whether it filled a belt slot by the end of a day; without a day, whether it does now. */
+    public boolean fillsSlotBy(Optional<LocalDate> day) {
+        return fillsSlot()
+                && day.flatMap(last -> filledOn().map(on -> !on.isAfter(last))).orElse(true);
     }
 }

@@ -50,7 +50,7 @@ public final class Standings {
         int tries = 0;
         Step lastTry = null;
         Step latest = null;
-        boolean waived = false;
+        LocalDate waivedOn = null;
         // Steps are unpacked as they are looked at, so each is looked at once.
         List<Step> counting = new ArrayList<>();
         for (Step step : trail.steps()) {
@@ -63,7 +63,9 @@ public final class Standings {
             if (step.outcome() != Outcome.ABSENT) {
                 latest = step;
             }
-            waived |= step.waived();
+            if (step.waived() && (waivedOn == null || step.heardOn().isBefore(waivedOn))) {
+                waivedOn = step.heardOn();
+            }
             if (step.outcome().isTry()) {
                 tries++;
                 lastTry = step;
@@ -88,10 +90,11 @@ public final class Standings {
                 state,
                 tries,
                 open && terms.dueOn().map(on::isAfter).orElse(false),
-                waived && !state.isPassed(),
+                waivedOn != null && !state.isPassed(),
                 passing.map(Step::heardOn),
                 Optional.ofNullable(lastTry).map(Step::heardOn),
-                PassJudge.goodTries(milestone, counting));
+                PassJudge.goodTries(milestone, counting),
+                Optional.ofNullable(waivedOn));
     }
 
     private static Standing untouched(Terms terms, LocalDate on) {

@@ -159,6 +159,11 @@ public record HearingQueue(List<UUID> order, Map<UUID, LeftOut> leftOut) {
         return leftOut(candidate.call(), candidate.absent(), candidate.inPain(), policy);
     }
 
+    /** Whether nothing but the standing keeps a player from being called; what was heard need not be looked at. */
+    public static boolean isSettled(Standing standing) {
+        return standing.isPassed() || standing.state() == Standing.State.NOT_SET;
+    }
+
     /**
      * Why somebody is not called; empty when they are. Where several reasons hold, what lasts longest is said.
      *

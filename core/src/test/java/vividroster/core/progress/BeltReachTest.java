@@ -13,6 +13,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.BeltSlot;
+import vividroster.core.curriculum.Ladder;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.Standing.State;
 
@@ -41,7 +42,7 @@ class BeltReachTest {
                     new Standing(State.PASSED, 1, false, false, Optional.empty(), Optional.empty(), 0));
         }
         return BeltReach.of(
-                        BELTS,
+                        Ladder.of(BELTS),
                         FLUTE,
                         standings,
                         Set.copyOf(set.stream().map(BeltReachTest::milestone).toList()),

@@ -1,18 +1,9 @@
 package vividroster.formats.sheet;
 
-import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
-import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.List;
-import java.util.Objects;
 
 /** The order sheet of a week as a PDF to hand out: words, note names and fingerings. */
 public final class SheetPdf {
-
-    private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/";
 
     private static final String LOOK = """
             @page { size: %s; margin: %s; @bottom-right { content: counter(page); font-size: 8pt; color: #555a66; } }
@@ -74,7 +65,7 @@ public final class SheetPdf {
      */
     public static byte[] write(String title, String when, List<Part> parts, Paper paper) {
         StringBuilder page = new StringBuilder("<html><head><title>")
-                .append(text(title))
+                .append(PdfPages.text(title))
                 .append("</title><style>")
                 .append(LOOK.formatted(paper.size, paper.margin, paper.text))
                 .append("</style></head><body>");
@@ -92,83 +83,41 @@ public final class SheetPdf {
             part(page, parts.get(i));
             page.append("</div>");
         }
-        return render(page.append("</body></html>").toString());
+        return PdfPages.render(page.append("</body></html>").toString());
     }
 
     private static void heading(StringBuilder page, String title, String when) {
         page.append("<h1>")
-                .append(text(title))
+                .append(PdfPages.text(title))
                 .append("</h1><p class=\"when\">")
-                .append(text(when))
+                .append(PdfPages.text(when))
                 .append("</p>");
     }
 
     private static void part(StringBuilder page, Part part) {
         page.append("<h2>")
-                .append(text(part.name()))
+                .append(PdfPages.text(part.name()))
                 .append(" <span>")
-                .append(text(part.students()))
+                .append(PdfPages.text(part.students()))
                 .append("</span></h2>");
         if (part.items().isEmpty()) {
             page.append("<p class=\"soft\">Nothing this week.</p>");
         }
         for (Item item : part.items()) {
             page.append("<div class=\"item\"><b>")
-                    .append(text(item.title()))
+                    .append(PdfPages.text(item.title()))
                     .append("</b> <span class=\"due\">")
-                    .append(text(item.due()))
+                    .append(PdfPages.text(item.due()))
                     .append("</span>");
             item.notes()
-                    .forEach(note ->
-                            page.append("<p class=\"note\">").append(text(note)).append("</p>"));
+                    .forEach(note -> page.append("<p class=\"note\">")
+                            .append(PdfPages.text(note))
+                            .append("</p>"));
             page.append("</div>");
         }
         part.foot()
                 .forEach(line -> page.append("<p class=\"foot soft\">")
-                        .append(text(line))
+                        .append(PdfPages.text(line))
                         .append("</p>"));
-    }
-
-    /** What people typed stays text. Letters that no page can hold are left out. */
-    private static String text(String typed) {
-        StringBuilder safe = new StringBuilder();
-        typed.codePoints()
-                .filter(c -> c == ' ' || !Character.isISOControl(c))
-                .filter(c -> c < 0xD800 || c > 0xDFFF)
-                .forEach(c -> safe.append(
-                        switch (c) {
-                            case '&' -> "&amp;";
-                            case '<' -> "&lt;";
-                            case '>' -> "&gt;";
-                            case '"' -> "&quot;";
-                            default -> Character.toString(c);
-                        }));
-        return safe.toString();
-    }
-
-    private static byte[] render(String html) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        PdfRendererBuilder builder = new PdfRendererBuilder();
-        builder.useFastMode();
-        font(builder, "DejaVuSansCondensed.ttf", 400);
-        font(builder, "DejaVuSansCondensed-Bold.ttf", 700);
-        // A sheet looks nothing up, wherever it is said to lie.
-        builder.useUriResolver((base, uri) -> null);
-        builder.withHtmlContent(html, null);
-        builder.toStream(out);
-        try {
-            builder.run();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toByteArray();
-    }
-
-    private static void font(PdfRendererBuilder builder, String file, int weight) {
-        builder.useFont(() -> stream(file), "Sheet", weight, BaseRendererBuilder.FontStyle.NORMAL, true);
-    }
-
-    private static InputStream stream(String file) {
-        return Objects.requireNonNull(SheetPdf.class.getResourceAsStream(FONTS + file), file);
     }
 }

@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.BeltLook;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
@@ -39,7 +40,6 @@ import vividroster.server.hearing.Progress;
 import vividroster.server.hearing.Progress.Question;
 import vividroster.server.hearing.Progress.Sheet;
 import vividroster.server.hearing.StandingView;
-import vividroster.server.library.BeltLook;
 import vividroster.server.library.BeltView;
 import vividroster.server.library.Library;
 import vividroster.server.office.Office;
@@ -402,7 +402,7 @@ class Folders {
                 sheet.moments(player, begins).stream()
                         .map(moment -> momentView(moment, sheet))
                         .toList(),
-                sheet.belts().stream().collect(Collectors.groupingBy(Belt::ladder)).values().stream()
+                sheet.ladders().stream()
                         .flatMap(ladder -> new BeltLadder(ladder)
                                 .earned(player.instrument(), sheet.standings().getOrDefault(player, Map.of())).stream())
                         .flatMap(earned ->

@@ -12,11 +12,14 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.BeltLook;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.progress.BeltLadder;
+import vividroster.core.progress.BeltProgress;
 import vividroster.core.progress.BoardColumns;
+import vividroster.core.progress.Standing;
 import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -27,7 +30,6 @@ import vividroster.server.hearing.Player;
 import vividroster.server.hearing.Progress;
 import vividroster.server.hearing.Progress.Question;
 import vividroster.server.hearing.Progress.Sheet;
-import vividroster.server.library.BeltLook;
 import vividroster.server.library.Library;
 import vividroster.server.roster.Rosters;
 
@@ -88,7 +90,7 @@ public class SectionBoards {
                         .toList(),
                 rows,
                 sheet,
-                sheet.belts().isEmpty() ? Map.of() : library.beltLooks(programId));
+                sheet.ladders().isEmpty() ? Map.of() : library.beltLooks(programId));
     }
 
     private static List<Column> columns(List<Seated> rows, Sheet sheet) {
@@ -121,30 +123,28 @@ public class SectionBoards {
     /**
      * The belt a player wears and the one ahead, on the ladder where the player stands highest.
      *
-     * @param missing slots of the next belt not filled yet
+     * @param progress with the next belt
+     * @param missing what would bring the next belt nearer
      */
-    public record Belting(Optional<Belt> worn, Optional<Belt> next, List<Milestone> missing) {}
+    public record Belting(
+            Optional<Belt> worn, Optional<Belt> next, Optional<BeltProgress> progress, List<Milestone> missing) {}
 
     public Belting belting(Player player, Sheet sheet) {
-        return sheet.belts().stream().collect(Collectors.groupingBy(Belt::ladder)).values().stream()
-                .filter(ladder -> ladder.stream()
-                        .anyMatch(
-                                belt -> !belt.milestonesFor(player.instrument()).isEmpty()))
-                .map(ladder -> new BeltLadder(ladder)
-                        .worn(player.instrument(), sheet.standings().getOrDefault(player, Map.of())))
-                .max(Comparator.comparingInt(worn -> worn.worn().map(Belt::rank).orElse(0)))
+        Map<UUID, Standing> standings = sheet.standings().getOrDefault(player, Map.of());
+        return BeltLadder.climbed(sheet.ladders(), player.instrument(), standings)
+                .map(ladder -> new BeltLadder(ladder).worn(player.instrument(), standings))
                 .map(worn -> new Belting(
                         worn.worn(),
-                        worn.next()
-                                .filter(belt ->
-                                        !belt.milestonesFor(player.instrument()).isEmpty()),
+                        worn.next(),
+                        worn.next().map(belt -> BeltProgress.of(belt, player.instrument(), standings)),
                         worn.next().map(belt -> missing(player, sheet, belt)).orElse(List.of())))
-                .orElse(new Belting(Optional.empty(), Optional.empty(), List.of()));
+                .orElse(new Belting(Optional.empty(), Optional.empty(), Optional.empty(), List.of()));
     }
 
     private static List<Milestone> missing(Player player, Sheet sheet, Belt belt) {
-        return belt.milestonesFor(player.instrument()).stream()
-                .filter(id -> !sheet.standing(player, id).fillsSlot())
+        return BeltProgress.of(belt, player.instrument(), sheet.standings().getOrDefault(player, Map.of()))
+                .missing()
+                .stream()
                 .map(sheet.milestones()::get)
                 .toList();
     }

@@ -64,6 +64,7 @@ class ErasingQueries {
                 "delete from student_fit where program_id = :programId and student_id = :studentId",
                 "delete from remedy_helped where program_id = :programId and student_id = :studentId",
                 "delete from absence where program_id = :programId and student_id = :studentId",
+                "delete from belt_hand_over where program_id = :programId and student_id = :studentId",
                 "delete from habit_look where program_id = :programId and student_id = :studentId",
                 "delete from measurement where program_id = :programId and student_id = :studentId")) {
             jdbc.sql(sql)

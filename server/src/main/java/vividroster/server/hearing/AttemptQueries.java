@@ -193,6 +193,37 @@ class AttemptQueries {
                 .list();
     }
 
+    /** Tries of the students of classes within days that were not undone, partner checks aside, in the order heard. */
+    List<Turn> findTurns(UUID programId, Collection<UUID> classIds, LocalDate from, LocalDate to) {
+        return jdbc.sql("""
+                        select a.student_id, a.class_id, a.instrument, a.milestone_id, a.heard_by, a.heard_on, a.heard_at,
+                               a.evidence
+                        from attempt a
+                        where a.program_id = :programId and a.class_id = any(:classIds)
+                          and a.heard_on between :from and :to
+                          and a.corrects_id is null and a.outcome in ('PASS', 'NOT_YET')
+                          and a.evidence <> 'PARTNER_CHECK'
+                          and not exists (
+                              select from attempt c
+                              where c.program_id = a.program_id and c.corrects_id = a.id and c.outcome = 'UNDONE')
+                        order by a.heard_at, a.id
+                        """)
+                .param("programId", programId)
+                .param("classIds", Rows.array(classIds))
+                .param("from", from)
+                .param("to", to)
+                .query((row, n) -> new Turn(
+                        Rows.id(row, "student_id"),
+                        Rows.id(row, "class_id"),
+                        Rows.instrument(row, "instrument"),
+                        Rows.id(row, "milestone_id"),
+                        Rows.id(row, "heard_by"),
+                        Rows.day(row, "heard_on"),
+                        row.getObject("heard_at", OffsetDateTime.class).toInstant(),
+                        Evidence.valueOf(row.getString("evidence"))))
+                .list();
+    }
+
     private static MapSqlParameterSource parameters(UUID programId, HeardAttempt heard) {
         Attempt attempt = heard.attempt();
         return new MapSqlParameterSource("programId", programId)

@@ -157,7 +157,7 @@ public class Hearing {
                         Optional.empty()),
                 person.accountId(),
                 heard.reason().strip(),
-                beside(heard),
+                beside(heard, milestone),
                 moment.deviceSaid(),
                 reach.isSubstitute());
         if (!queries.insert(programId, attempt)) {
@@ -168,15 +168,16 @@ public class Hearing {
         return recorded(programId, seats, attempt, newest);
     }
 
-    /** Only a try has faults and a tempo, and only a substitute piece is named. */
-    private static Beside beside(Heard heard) {
+    /** Only a try has faults and a tempo, and only a piece that is not the set one is named. */
+    private static Beside beside(Heard heard, Milestone milestone) {
+        boolean ownPiece = heard.evidence() == Evidence.SUBSTITUTE || milestone.kind() == MilestoneKind.FREE_CHOICE;
         Beside said = heard.beside();
         boolean played = heard.outcome().isTry();
         return new Beside(
                 said.note().strip(),
                 played ? said.faults() : List.of(),
                 played ? said.tempoBpm() : Optional.empty(),
-                heard.evidence() == Evidence.SUBSTITUTE ? said.substitute().strip() : "");
+                ownPiece ? said.substitute().strip() : "");
     }
 
     private void mayHear(Reach reach, Seat seat, Milestone milestone) {
@@ -299,6 +300,12 @@ public class Hearing {
         queries.insertAll(programId, heard);
     }
 
+    /** @throws Problem when there is none */
+    @Transactional(readOnly = true)
+    public HeardAttempt attempt(UUID programId, UUID attemptId) {
+        return queries.find(programId, attemptId).orElseThrow(() -> Problem.notFound("There is no such attempt."));
+    }
+
     /** The tries of students with one milestone that stand after corrections, in the order heard. */
     @Transactional(readOnly = true)
     public List<HeardAttempt> standing(UUID programId, Collection<UUID> studentIds, UUID milestoneId) {
@@ -309,6 +316,12 @@ public class Hearing {
                 .stream()
                 .map(attempt -> heard.get(attempt.id()))
                 .toList();
+    }
+
+    /** Who was heard in classes within days, in the order heard; what was undone and what partners saw is left out. */
+    @Transactional(readOnly = true)
+    public List<Turn> turns(UUID programId, Collection<UUID> classIds, LocalDate from, LocalDate to) {
+        return queries.findTurns(programId, classIds, from, to);
     }
 
     /** The latest attempts of each player with each of these milestones, corrections among them, latest first. */

@@ -256,7 +256,7 @@ class HearingDesk {
                 programId, Question.of(called.seats(), today).withBelts().also(Set.of(milestoneId)));
         return called.rows().stream()
                 .flatMap(row -> BeltReach.of(
-                        sheet.belts(),
+                        sheet.ladders(),
                         row.seat().instrument(),
                         sheet.standings().getOrDefault(row.player(), Map.of()),
                         sheet.assigned(row.player()).keySet(),

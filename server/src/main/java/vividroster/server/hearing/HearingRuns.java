@@ -155,6 +155,7 @@ public class HearingRuns {
         /** How many of them a run with a milestone would call. */
         public int toCall(Sheet sheet, Collection<Seated> rows, UUID milestoneId) {
             return (int) rows.stream()
+                    .filter(seated -> !HearingQueue.isSettled(sheet.standing(seated.player(), milestoneId)))
                     .filter(seated -> HearingQueue.leftOut(
                                     sheet.call(seated.player(), milestoneId),
                                     isAway(seated),
@@ -200,6 +201,12 @@ public class HearingRuns {
                                 .toList(),
                         today.policy()),
                 lastHeard);
+    }
+
+    /** The last day up to a day on which each of these students played for anyone; who never did is left out. */
+    @Transactional(readOnly = true)
+    public Map<UUID, LocalDate> lastHeard(UUID programId, Collection<UUID> studentIds, LocalDate on) {
+        return lastHeard(trails.findAll(programId, studentIds), on);
     }
 
     private static Map<UUID, LocalDate> lastHeard(Map<UUID, List<Trail>> trails, LocalDate on) {

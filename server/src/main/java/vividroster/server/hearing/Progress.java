@@ -14,13 +14,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.Ladder;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
+import vividroster.core.progress.Attempt;
 import vividroster.core.progress.BeltLadder;
 import vividroster.core.progress.HabitWatch.Habit;
 import vividroster.core.progress.HabitWatch.Look;
@@ -36,6 +39,8 @@ import vividroster.core.season.Assignment;
 import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.OrderBook;
 import vividroster.core.testing.HearingQueue.Call;
+import vividroster.server.library.KeptLadder;
+import vividroster.server.library.Ladders;
 import vividroster.server.library.Library;
 import vividroster.server.orders.Orders;
 
@@ -45,10 +50,12 @@ public class Progress {
 
     private final TrailQueries trailQueries;
     private final Library library;
+    private final Ladders ladders;
     private final Orders orders;
     private final InstrumentCatalog catalog;
 
-    Progress(TrailQueries trailQueries, Library library, Orders orders, InstrumentCatalog catalog) {
+    Progress(TrailQueries trailQueries, Library library, Ladders ladders, Orders orders, InstrumentCatalog catalog) {
+        this.ladders = ladders;
         this.trailQueries = trailQueries;
         this.library = library;
         this.orders = orders;
@@ -59,6 +66,7 @@ public class Progress {
      * Where players stand on a day.
      *
      * @param milestones every milestone that is set, fills a belt or was asked for, by id in shelf order
+     * @param ladders as they are and as they were
      * @param assignments what is set for each player
      * @param standings of each player with each of the milestones; a belt that is set counts as passed when it is earned
      * @param trails what the standings are told from, by student and milestone, and perhaps more; pairs never heard are left
@@ -67,11 +75,18 @@ public class Progress {
      */
     public record Sheet(
             Map<UUID, Milestone> milestones,
-            List<Belt> belts,
+            List<Ladder> ladders,
             Map<Player, Map<UUID, Assignment>> assignments,
             Map<Player, Map<UUID, Standing>> standings,
             Map<UUID, Map<UUID, Trail>> trails,
             LocalDate on) {
+
+        /** Every belt there is or was, those that are asked now first within their ladder. */
+        public List<Belt> belts() {
+            return ladders.stream()
+                    .flatMap(ladder -> ladder.everBelts().stream())
+                    .toList();
+        }
 
         /** What the next tries of a player with a milestone of this sheet, no belt, would mean. */
         public Outlook outlook(Player player, UUID milestoneId) {
@@ -130,6 +145,25 @@ public class Progress {
                     player.instrument(),
                     terms(assigned(player).get(milestoneId)),
                     day);
+        }
+
+        /** Where a player would stand with a milestone of this sheet, no belt, had nothing but these attempts been heard. */
+        public Standing standingOf(Player player, UUID milestoneId, Collection<Attempt> attempts) {
+            return Standings.of(
+                    milestones.get(milestoneId),
+                    Trail.of(attempts),
+                    player.instrument(),
+                    terms(assigned(player).get(milestoneId)),
+                    on);
+        }
+
+        /** The same with another standing in one place. */
+        public Sheet with(Player player, UUID milestoneId, Standing standing) {
+            Map<Player, Map<UUID, Standing>> others = new HashMap<>(standings);
+            Map<UUID, Standing> own = new HashMap<>(standings.getOrDefault(player, Map.of()));
+            own.put(milestoneId, standing);
+            others.put(player, own);
+            return new Sheet(milestones, ladders, assignments, others, trails, on);
         }
 
         public Map<UUID, Assignment> assigned(Player player) {
@@ -214,15 +248,19 @@ public class Progress {
         Set<InstrumentCode> instruments = seats.stream().map(Seat::instrument).collect(Collectors.toSet());
         Set<UUID> classIds = seats.stream().map(Seat::classId).collect(Collectors.toSet());
         List<MilestoneOrder> reaching = orders.reaching(programId, classIds, on);
-        List<Belt> belts = library.belts(programId, instruments);
-        Map<UUID, Milestone> milestones = milestones(programId, question, reaching, belts);
+        List<Ladder> climbed = ladders.of(programId, instruments).stream()
+                .map(KeptLadder::ladder)
+                .toList();
+        List<Belt> belts =
+                climbed.stream().flatMap(ladder -> ladder.belts().stream()).toList();
+        Map<UUID, Milestone> milestones = milestones(programId, question, reaching, climbed);
 
         OrderBook book = new OrderBook(reaching, milestones.values(), belts, catalog);
         Map<Player, Map<UUID, Assignment>> assignments = new HashMap<>();
         seats.stream()
                 .collect(Collectors.groupingBy(seat -> new Player(seat.studentId(), seat.instrument())))
                 .forEach((player, held) -> assignments.put(player, book.assignments(held, on)));
-        Map<Player, Set<UUID>> wanted = wanted(question, milestones, belts, assignments);
+        Map<Player, Set<UUID>> wanted = wanted(question, milestones, climbed, assignments);
         Map<UUID, Set<UUID>> byStudent = new HashMap<>();
         wanted.forEach((player, ids) -> byStudent
                 .computeIfAbsent(player.studentId(), id -> new HashSet<>())
@@ -242,13 +280,20 @@ public class Progress {
                             player.instrument(),
                             terms(assigned.get(id)),
                             on)));
-            belts.stream()
+            climbed.forEach(ladder -> ladder.belts().stream()
                     .filter(belt -> assigned.containsKey(belt.id()))
-                    .forEach(belt ->
-                            standing.put(belt.id(), beltStanding(belt, player, standing, assigned.get(belt.id()), on)));
+                    .forEach(belt -> standing.put(
+                            belt.id(),
+                            new BeltLadder(ladder)
+                                    .standingOf(
+                                            belt,
+                                            player.instrument(),
+                                            standing,
+                                            assigned.get(belt.id()).dueOn(),
+                                            on))));
             standings.put(player, standing);
         });
-        return new Sheet(milestones, belts, assignments, standings, trails, on);
+        return new Sheet(milestones, climbed, assignments, standings, trails, on);
     }
 
     /** Every milestone a student was ever heard with, and on which instruments; what was undone counts too. */
@@ -258,13 +303,19 @@ public class Progress {
     }
 
     private Map<UUID, Milestone> milestones(
-            UUID programId, Question question, List<MilestoneOrder> reaching, List<Belt> belts) {
+            UUID programId, Question question, List<MilestoneOrder> reaching, List<Ladder> climbed) {
         Set<UUID> ids = new LinkedHashSet<>(question.also());
         if (question.only().isEmpty()) {
             Set<UUID> ordered =
                     reaching.stream().map(MilestoneOrder::milestoneId).collect(Collectors.toSet());
             ids.addAll(ordered);
-            belts.stream()
+            climbed.stream()
+                    .flatMap(ladder ->
+                            question.belts() || ladder.belts().stream().anyMatch(belt -> ordered.contains(belt.id()))
+                                    ? Stream.concat(
+                                            ladder.belts().stream(),
+                                            ladder.earlier().stream().flatMap(before -> before.belts().stream()))
+                                    : Stream.empty())
                     .filter(belt -> question.belts() || ordered.contains(belt.id()))
                     .forEach(belt -> belt.slots()
                             .forEach(slot -> ids.addAll(slot.fillings().values())));
@@ -278,7 +329,7 @@ public class Progress {
     private static Map<Player, Set<UUID>> wanted(
             Question question,
             Map<UUID, Milestone> milestones,
-            List<Belt> belts,
+            List<Ladder> climbed,
             Map<Player, Map<UUID, Assignment>> assignments) {
         Set<UUID> everybodys = new HashSet<>(question.also());
         if (question.acrossAll()) {
@@ -289,7 +340,7 @@ public class Progress {
             Set<UUID> ids = new HashSet<>(everybodys);
             ids.addAll(assigned.keySet());
             if (question.belts()) {
-                belts.forEach(belt -> ids.addAll(belt.milestonesFor(player.instrument())));
+                climbed.forEach(ladder -> ids.addAll(ladder.milestonesFor(player.instrument())));
             }
             ids.removeIf(id -> !milestones.containsKey(id) || milestones.get(id).kind() == MilestoneKind.BELT);
             wanted.put(player, ids);
@@ -324,10 +375,5 @@ public class Progress {
 
     private static Terms terms(Assignment assignment) {
         return assignment == null ? Terms.UNSET : new Terms(assignment.evidence(), Optional.of(assignment.dueOn()));
-    }
-
-    private static Standing beltStanding(
-            Belt belt, Player player, Map<UUID, Standing> standings, Assignment assignment, LocalDate on) {
-        return BeltLadder.standing(belt, player.instrument(), standings, assignment.dueOn(), on);
     }
 }

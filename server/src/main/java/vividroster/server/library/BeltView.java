@@ -2,6 +2,7 @@ package vividroster.server.library;
 
 import java.util.UUID;
 import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.BeltLook;
 
 /** A belt as it is named and drawn. */
 public record BeltView(UUID id, String ladder, int rank, String name, String color, String weave, int knots) {

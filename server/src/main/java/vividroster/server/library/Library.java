@@ -14,6 +14,7 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.BeltLook;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.Instrument;
 import vividroster.core.instrument.InstrumentCatalog;
@@ -28,12 +29,14 @@ public class Library {
     private final Locks locks;
     private final LibraryQueries queries;
     private final ShelfQueries shelves;
+    private final Ladders ladders;
     private final InstrumentCatalog catalog;
     private final ObjectProvider<PlayedMeasures> playedMeasures;
 
     Library(
             LibraryQueries queries,
             ShelfQueries shelves,
+            Ladders ladders,
             InstrumentCatalog catalog,
             ObjectProvider<PlayedMeasures> playedMeasures,
             Locks locks) {
@@ -41,6 +44,7 @@ public class Library {
         this.playedMeasures = playedMeasures;
         this.queries = queries;
         this.shelves = shelves;
+        this.ladders = ladders;
         this.catalog = catalog;
     }
 
@@ -81,10 +85,10 @@ public class Library {
         return queries.findRetired(programId);
     }
 
-    /** All belts, with slots filled for these instruments only. */
+    /** All belts as they are asked now, by ladder and rank, with slots filled for these instruments only. */
     @Transactional(readOnly = true)
     public List<Belt> belts(UUID programId, Collection<InstrumentCode> instruments) {
-        return queries.findBelts(programId, instruments);
+        return Ladders.belts(ladders.of(programId, instruments));
     }
 
     @Transactional(readOnly = true)
@@ -93,9 +97,10 @@ public class Library {
                 programId, catalog.inScoreOrder().stream().map(Instrument::code).toList());
     }
 
+    /** How belts are drawn, those that ladders no longer have too. */
     @Transactional(readOnly = true)
     public Map<UUID, BeltLook> beltLooks(UUID programId) {
-        return queries.findBeltLooks(programId);
+        return Ladders.looks(ladders.of(programId, List.of()));
     }
 
     @Transactional(readOnly = true)
@@ -283,7 +288,6 @@ public class Library {
 
     @Transactional
     public void addBelt(UUID programId, Milestone milestone, Belt belt, BeltLook look, int shelfOrder) {
-        shelves.insertMilestone(programId, milestone, shelfOrder);
-        shelves.insertBelt(programId, belt, look);
+        ladders.load(programId, milestone, belt, look, shelfOrder);
     }
 }

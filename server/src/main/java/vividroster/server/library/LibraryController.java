@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.curriculum.Belt;
+import vividroster.core.curriculum.BeltLook;
 import vividroster.core.curriculum.BeltSlot;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.music.InstrumentCode;

@@ -11,13 +11,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import vividroster.core.curriculum.Belt;
-import vividroster.core.curriculum.BeltSlot;
 import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
@@ -40,17 +37,6 @@ class LibraryQueries {
     LibraryQueries(JdbcClient jdbc) {
         this.jdbc = jdbc;
     }
-
-    private record BeltRow(
-            UUID id,
-            String ladder,
-            int rank,
-            String name,
-            int ordinal,
-            String slot,
-            Optional<InstrumentCode> instrument,
-            UUID fillingId,
-            List<InstrumentCode> onlyFor) {}
 
     /** In shelf order; retired ones too, since what was passed stays passed. */
     List<Milestone> findMilestones(UUID programId, Collection<UUID> ids) {
@@ -168,81 +154,6 @@ class LibraryQueries {
                         where program_id = :programId and retired_at is null
                         order by shelf_order, short_name, id
                         """).param("programId", programId).query(UUID.class).list();
-    }
-
-    /** All belts in ladder and rank order, their slots filled for the instruments asked for. */
-    List<Belt> findBelts(UUID programId, Collection<InstrumentCode> instruments) {
-        return jdbc
-                .sql("""
-                        select b.milestone_id as belt_id, b.ladder, b.rank, m.title, f.ordinal, s.name, f.instrument,
-                               f.milestone_id, coalesce(filling.applies_to, '{}') as only_for
-                        from belt b
-                        join milestone m on m.program_id = b.program_id and m.id = b.milestone_id
-                        left join belt_slot_filling f
-                          on f.program_id = b.program_id and f.belt_id = b.milestone_id
-                          and (f.instrument = 'any' or f.instrument = any(:instruments))
-                        left join milestone filling
-                          on filling.program_id = f.program_id and filling.id = f.milestone_id
-                        left join belt_slot s
-                          on s.program_id = f.program_id and s.belt_id = f.belt_id and s.ordinal = f.ordinal
-                        where b.program_id = :programId
-                        order by b.ladder, b.rank, f.ordinal
-                        """)
-                .param("programId", programId)
-                .param("instruments", Rows.codes(instruments))
-                .query((row, n) -> new BeltRow(
-                        Rows.id(row, "belt_id"),
-                        row.getString("ladder"),
-                        row.getInt("rank"),
-                        row.getString("title"),
-                        row.getInt("ordinal"),
-                        row.getString("name"),
-                        Rows.maybeInstrument(row, "instrument"),
-                        Rows.id(row, "milestone_id"),
-                        Rows.instruments(row, "only_for")))
-                .list()
-                .stream()
-                .collect(Collectors.groupingBy(BeltRow::id, LinkedHashMap::new, Collectors.toList()))
-                .values()
-                .stream()
-                .map(LibraryQueries::belt)
-                .toList();
-    }
-
-    private static Belt belt(List<BeltRow> rows) {
-        BeltRow first = rows.getFirst();
-        return new Belt(
-                first.id(),
-                first.ladder(),
-                first.rank(),
-                first.name(),
-                rows.stream()
-                        .filter(row -> row.slot() != null)
-                        .collect(Collectors.groupingBy(BeltRow::ordinal, TreeMap::new, Collectors.toList()))
-                        .values()
-                        .stream()
-                        .map(fillings -> new BeltSlot(
-                                fillings.getFirst().ordinal(),
-                                fillings.getFirst().slot(),
-                                fillings.stream()
-                                        .collect(Collectors.toMap(
-                                                row -> row.instrument().orElseThrow(), BeltRow::fillingId)),
-                                fillings.stream()
-                                        .collect(Collectors.toMap(
-                                                BeltRow::fillingId, row -> Set.copyOf(row.onlyFor()), (a, b) -> a))))
-                        .toList());
-    }
-
-    Map<UUID, BeltLook> findBeltLooks(UUID programId) {
-        Map<UUID, BeltLook> looks = new HashMap<>();
-        jdbc.sql("select milestone_id, color, weave, knots from belt where program_id = :programId")
-                .param("programId", programId)
-                .query(row -> {
-                    looks.put(
-                            Rows.id(row, "milestone_id"),
-                            new BeltLook(row.getString("color"), row.getString("weave"), row.getInt("knots")));
-                });
-        return looks;
     }
 
     List<Book> findBooks(UUID programId) {

@@ -3,8 +3,6 @@ package vividroster.server.library;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import vividroster.core.curriculum.Belt;
-import vividroster.core.curriculum.BeltSlot;
 import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.PassRule;
@@ -89,6 +87,19 @@ class ShelfQueries {
                         .param("retired", retired)
                         .update()
                 == 1;
+    }
+
+    /** Another name for what stays the same. */
+    void rename(UUID programId, UUID milestoneId, String shortName, String title) {
+        jdbc.sql("""
+                        update milestone set short_name = :shortName, title = :title
+                        where program_id = :programId and id = :id
+                        """)
+                .param("programId", programId)
+                .param("id", milestoneId)
+                .param("shortName", shortName)
+                .param("title", title)
+                .update();
     }
 
     void insertMilestone(UUID programId, Milestone milestone, int shelfOrder) {
@@ -257,42 +268,5 @@ class ShelfQueries {
                 .param("lineId", test.lineId().orElse(null), java.sql.Types.OTHER)
                 .param("conditions", test.conditions())
                 .update();
-    }
-
-    void insertBelt(UUID programId, Belt belt, BeltLook look) {
-        jdbc.sql("""
-                insert into belt (program_id, milestone_id, ladder, rank, color, weave, knots)
-                values (:programId, :id, :ladder, :rank, :color, :weave, :knots)
-                """)
-                .param("programId", programId)
-                .param("id", belt.id())
-                .param("ladder", belt.ladder())
-                .param("rank", belt.rank())
-                .param("color", look.color())
-                .param("weave", look.weave())
-                .param("knots", look.knots())
-                .update();
-        for (BeltSlot slot : belt.slots()) {
-            jdbc.sql("""
-                    insert into belt_slot (program_id, belt_id, ordinal, name)
-                    values (:programId, :beltId, :ordinal, :name)
-                    """)
-                    .param("programId", programId)
-                    .param("beltId", belt.id())
-                    .param("ordinal", slot.ordinal())
-                    .param("name", slot.name())
-                    .update();
-            slot.fillings()
-                    .forEach((instrument, milestoneId) -> jdbc.sql("""
-                            insert into belt_slot_filling (program_id, belt_id, ordinal, instrument, milestone_id)
-                            values (:programId, :beltId, :ordinal, :instrument, :milestoneId)
-                            """)
-                            .param("programId", programId)
-                            .param("beltId", belt.id())
-                            .param("ordinal", slot.ordinal())
-                            .param("instrument", instrument.value())
-                            .param("milestoneId", milestoneId)
-                            .update());
-        }
     }
 }

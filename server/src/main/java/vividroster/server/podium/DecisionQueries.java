@@ -1,7 +1,9 @@
 package vividroster.server.podium;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -39,6 +41,35 @@ class DecisionQueries {
                 .param("decided", decided.verdict().name())
                 .param("accountId", accountId)
                 .update();
+    }
+
+    /** A decision with what was advised. */
+    record Kept(UUID id, On on, Verdict advised, Decided decided, String decidedBy) {}
+
+    /** Those of a class from a day on, the latest first. */
+    List<Kept> findSince(UUID programId, UUID classId, LocalDate from, int most) {
+        return jdbc.sql("""
+                        select d.id, d.class_id, d.instrument, d.milestone_id, d.decided_on, d.advised, d.decided, a.display_name
+                        from section_decision d
+                        join account a on a.program_id = d.program_id and a.id = d.decided_by
+                        where d.program_id = :programId and d.class_id = :classId and d.decided_on >= :from
+                        order by d.decided_on desc, d.decided_at desc, d.id
+                        limit :most
+                        """)
+                .param("programId", programId)
+                .param("classId", classId)
+                .param("from", from)
+                .param("most", most)
+                .query((row, i) -> new Kept(
+                        Rows.id(row, "id"),
+                        new On(
+                                Rows.id(row, "class_id"),
+                                Rows.maybeInstrument(row, "instrument"),
+                                Rows.id(row, "milestone_id")),
+                        Verdict.valueOf(row.getString("advised")),
+                        new Decided(Verdict.valueOf(row.getString("decided")), Rows.day(row, "decided_on")),
+                        row.getString("display_name")))
+                .list();
     }
 
     /** The last decision of each class, section and milestone. */

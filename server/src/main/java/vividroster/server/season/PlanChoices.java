@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Belt;
@@ -82,12 +83,14 @@ class PlanChoices {
     /** Minutes kept in one week by hand. */
     record CatchUp(UUID id, LocalDate monday, int minutes) {}
 
+    /** @param beltIds belts chosen one by one, each with all that fills its slots for the instruments of the class */
     record YearChoice(
             UUID classId,
             Optional<Pages> pages,
             boolean firstChecks,
             boolean tests,
             boolean belts,
+            List<UUID> beltIds,
             Optional<Piece> piece,
             Optional<CatchUp> catchUp) {}
 
@@ -119,6 +122,8 @@ class PlanChoices {
         if (choice.belts()) {
             wanted.put(PlanItem.Kind.BELT, belts(programId, instruments));
         }
+        Map<UUID, Set<InstrumentCode>> reached =
+                withSlots(programId, choice.beltIds(), instruments, wanted, heardAlone);
         List<KeptItem> made = new ArrayList<>();
         int ordinal = year.items().stream()
                         .flatMap(item -> item.kept().stream())
@@ -135,8 +140,20 @@ class PlanChoices {
                     .toList()) {
                 if (!there.contains(milestone.id()) && !retired.contains(milestone.id())) {
                     boolean alone = kind.getKey().isHeardAlone() || heardAlone.contains(milestone.id());
-                    made.addAll(
-                            passed(year, choice.classId(), instruments, kind.getKey(), milestone, ordinal++, alone));
+                    List<InstrumentCode> own = instruments.stream()
+                            .filter(milestone::isFor)
+                            .filter(code -> reached.getOrDefault(milestone.id(), instruments)
+                                    .contains(code))
+                            .toList();
+                    made.addAll(passed(
+                            year,
+                            choice.classId(),
+                            own,
+                            own.size() == instruments.size(),
+                            kind.getKey(),
+                            milestone,
+                            ordinal++,
+                            alone));
                 }
             }
         }
@@ -252,20 +269,65 @@ class PlanChoices {
                 .toList();
     }
 
+    /**
+     * Puts belts and what fills their slots among what is wanted; what fills a slot is heard from each alone.
+     *
+     * @return of what was added whom it reaches
+     */
+    private Map<UUID, Set<InstrumentCode>> withSlots(
+            UUID programId,
+            List<UUID> beltIds,
+            Set<InstrumentCode> instruments,
+            Map<PlanItem.Kind, List<UUID>> wanted,
+            Set<UUID> heardAlone) {
+        Map<UUID, Set<InstrumentCode>> reached = new LinkedHashMap<>();
+        List<Belt> belts = library.belts(programId, instruments).stream()
+                .filter(belt -> beltIds.contains(belt.id()))
+                .sorted(Comparator.comparing(Belt::ladder).thenComparingInt(Belt::rank))
+                .toList();
+        if (belts.size() < Set.copyOf(beltIds).size()) {
+            throw Problem.input("beltIds", "One of these belts is not in the library any more; choose again.");
+        }
+        for (Belt belt : belts) {
+            for (InstrumentCode code : instruments) {
+                List<UUID> slots = belt.milestonesFor(code);
+                slots.forEach(id ->
+                        reached.computeIfAbsent(id, one -> new HashSet<>()).add(code));
+                if (!slots.isEmpty()) {
+                    reached.computeIfAbsent(belt.id(), one -> new HashSet<>()).add(code);
+                }
+            }
+        }
+        if (!belts.isEmpty() && reached.isEmpty()) {
+            throw Problem.input("beltIds", "These belts ask nothing of the instruments of this class.");
+        }
+        Set<UUID> before = wanted.values().stream().flatMap(List::stream).collect(Collectors.toSet());
+        reached.keySet().removeAll(before);
+        library.milestones(programId, reached.keySet())
+                .forEach(milestone -> wanted.merge(
+                        PlanItem.Kind.valueOf(milestone.kind().name()),
+                        List.of(milestone.id()),
+                        (there, more) ->
+                                Stream.concat(there.stream(), more.stream()).toList()));
+        heardAlone.addAll(reached.keySet());
+        return reached;
+    }
+
+    /** @param own whom it is for, and all of the class where that is everybody in it */
     private static List<KeptItem> passed(
             SeasonYear year,
             UUID classId,
-            Set<InstrumentCode> instruments,
+            List<InstrumentCode> own,
+            boolean all,
             PlanItem.Kind kind,
             Milestone milestone,
             int ordinal,
             boolean heardAlone) {
-        List<InstrumentCode> own = instruments.stream().filter(milestone::isFor).toList();
         List<List<SectionScope>> scopes = new ArrayList<>();
         ClassPacing pacing = year.pacingOf(classId);
         if (pacing.pacing() == Pacing.MASTERY) {
             own.forEach(code -> scopes.add(List.of(section(classId, code))));
-        } else if (own.size() == instruments.size()) {
+        } else if (all) {
             scopes.add(List.of(new SectionScope.Tutti(classId)));
         } else if (!own.isEmpty()) {
             scopes.add(own.stream()

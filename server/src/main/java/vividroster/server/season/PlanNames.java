@@ -16,6 +16,7 @@ final class PlanNames {
             case LINE -> "line " + milestone.orElseThrow().shortName();
             case TECHNIQUE_CHECK, WRITTEN_CHECK -> "“" + milestone.orElseThrow().title() + "”";
             case PLAYING_TEST -> milestone.orElseThrow().shortName();
+            case FREE_CHOICE -> milestone.orElseThrow().title();
             case BELT -> "the " + milestone.orElseThrow().title() + " belt";
             case PIECE, CATCH_UP -> "“" + title + "”";
         };

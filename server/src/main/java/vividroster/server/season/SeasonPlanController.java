@@ -100,6 +100,10 @@ class SeasonPlanController {
             boolean firstChecks,
             boolean tests,
             boolean belts,
+
+            @Absent @Size(max = 40, message = "Choose at most {max} belts at once.")
+            List<@NotNull UUID> beltIds,
+
             @Absent @Valid PlanPieceRequest piece,
             @Absent @Valid CatchUpRequest catchUp) {}
 
@@ -123,6 +127,7 @@ class SeasonPlanController {
                         request.firstChecks(),
                         request.tests(),
                         request.belts(),
+                        Optional.ofNullable(request.beltIds()).orElse(List.of()),
                         Optional.ofNullable(request.piece())
                                 .map(p -> new PlanChoices.Piece(
                                         p.id(), p.title().strip(), p.minutes(), p.weeks(), p.dueBy())),

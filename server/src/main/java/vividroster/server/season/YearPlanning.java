@@ -54,6 +54,7 @@ public class YearPlanning {
                         false,
                         true,
                         true,
+                        List.of(),
                         Optional.empty(),
                         Optional.empty()));
     }
@@ -68,6 +69,7 @@ public class YearPlanning {
                         false,
                         false,
                         false,
+                        List.of(),
                         Optional.of(new PlanChoices.Piece(Ids.next(), title, minutes, weeks, by)),
                         Optional.empty()));
     }
