@@ -27,6 +27,8 @@ const LibraryPage = page(async () => (await import("../features/library/LibraryP
 const BeltsPage = page(async () => (await import("../features/belts/BeltsPage")).BeltsPage);
 const LaddersPage = page(async () => (await import("../features/belts/LaddersPage")).LaddersPage);
 const LadderEditPage = page(async () => (await import("../features/belts/LadderEditPage")).LadderEditPage);
+const AttentionPage = page(async () => (await import("../features/attention/AttentionPage")).AttentionPage);
+const FairnessPage = page(async () => (await import("../features/attention/FairnessPage")).FairnessPage);
 const BoardPage = page(async () => (await import("../features/roster/BoardPage")).BoardPage);
 const StudentsPage = page(async () => (await import("../features/roster/StudentsPage")).StudentsPage);
 const SeasonPage = page(async () => (await import("../features/season/SeasonPage")).SeasonPage);
@@ -138,6 +140,8 @@ export function App() {
                 <Route path="/hear/:milestoneId/partners" element={<PartnerSetupPage />} />
                 <Route path="/hear/partners/:partnerCheckId" element={<PartnerCheckPage />} />
                 <Route path="/roster/fit" element={<FitPage />} />
+                <Route path="/roster/attention" element={<AttentionPage />} />
+                <Route path="/roster/turns" element={<FairnessPage />} />
                 <Route path="/roster/belts" element={<BeltsPage />} />
                 <Route path="/roster/students" element={<StudentsPage director={director} />} />
                 <Route path="/roster/seating" element={<SeatingPage />} />

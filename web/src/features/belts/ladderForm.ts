@@ -5,7 +5,7 @@ export const FAMILIES = [
   ["family-woodwind", "woodwinds"],
   ["family-brass", "brass"],
   ["family-percussion", "percussion"],
-  ["family-strings", "strings"],
+  ["family-string", "strings"],
 ] as const;
 
 /** Looks a new belt can have, so that no two of a ladder are alike without colour. */

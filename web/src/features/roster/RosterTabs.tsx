@@ -6,6 +6,8 @@ import { scopeSearch, useScope } from "../../app/scope";
 const tabs: { path: string; name: string; directors?: boolean }[] = [
   { path: "/roster", name: "Board" },
   { path: "/roster/belts", name: "Belts" },
+  { path: "/roster/attention", name: "Attention" },
+  { path: "/roster/turns", name: "Turns" },
   { path: "/roster/students", name: "Students" },
   { path: "/roster/seating", name: "Seating" },
   { path: "/roster/grades", name: "Grades" },

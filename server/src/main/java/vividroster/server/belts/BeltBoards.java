@@ -3,6 +3,7 @@ package vividroster.server.belts;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -161,9 +162,10 @@ public class BeltBoards {
                         .toList());
     }
 
-    /** On every ladder, each from the lowest up. */
+    /** On every ladder, each from the lowest up; those that ask something of the instrument now come last. */
     static List<Earned> earned(Player player, Sheet sheet) {
         return sheet.ladders().stream()
+                .sorted(Comparator.comparing(ladder -> ladder.asks(player.instrument())))
                 .flatMap(ladder -> new BeltLadder(ladder)
                         .earned(player.instrument(), sheet.standings().getOrDefault(player, Map.of())).stream())
                 .toList();

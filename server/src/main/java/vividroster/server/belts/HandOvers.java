@@ -1,6 +1,8 @@
 package vividroster.server.belts;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +25,7 @@ import vividroster.server.hearing.Progress;
 import vividroster.server.hearing.Progress.Question;
 import vividroster.server.hearing.Progress.Sheet;
 import vividroster.server.office.Office;
+import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Rosters;
@@ -30,7 +33,7 @@ import vividroster.server.roster.Student;
 
 /** The director says that belts were put round somebody; only what is earned can be. */
 @Service
-class HandOvers {
+public class HandOvers {
 
     private final HandOverQueries queries;
     private final Rosters rosters;
@@ -99,6 +102,29 @@ class HandOvers {
         if (!queries.delete(programId, id)) {
             throw Problem.notFound("This was taken back already.");
         }
+    }
+
+    /** What everybody had earned by a day was handed over on the Friday after; for data that was checked where it was made. */
+    @Transactional
+    public void loadEarnedBy(UUID programId, UUID accountId, LocalDate until) {
+        LocalDate today = office.today(programId);
+        List<Seat> seats = rosters.seatsOn(programId, today);
+        Sheet sheet = progress.sheet(programId, Question.of(seats, today).withBelts());
+        sheet.standings()
+                .keySet()
+                .forEach(player -> BeltBoards.earned(player, sheet).stream()
+                        .filter(earned ->
+                                earned.on().map(on -> !on.isAfter(until)).orElse(false))
+                        .forEach(earned -> queries.insert(
+                                programId,
+                                new HandOver(
+                                        Ids.next(),
+                                        player.studentId(),
+                                        earned.belt().id(),
+                                        player.instrument(),
+                                        earned.on().orElseThrow().with(TemporalAdjusters.nextOrSame(DayOfWeek.FRIDAY)),
+                                        "end of class"),
+                                accountId)));
     }
 
     /** @param handed whether it was put round the student */

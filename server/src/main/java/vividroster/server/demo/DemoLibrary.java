@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.BeltLook;
+import vividroster.core.curriculum.BeltRule;
 import vividroster.core.curriculum.BeltSlot;
 import vividroster.core.curriculum.Criterion;
 import vividroster.core.curriculum.Milestone;
@@ -329,7 +330,15 @@ final class DemoLibrary {
                             new BeltSlot(slot.getKey(), names.get(row.get("key") + slot.getKey()), slot.getValue()))
                     .toList();
             Belt belt = new Belt(
-                    milestone.id(), row.get("ladder"), Integer.parseInt(row.get("rank")), row.get("name"), slots);
+                    milestone.id(),
+                    row.get("ladder"),
+                    Integer.parseInt(row.get("rank")),
+                    row.get("name"),
+                    slots,
+                    row.get("rule").equals("AT_LEAST")
+                            ? new BeltRule.AtLeast(Integer.parseInt(row.get("rule slots")))
+                            : BeltRule.EVERY_SLOT,
+                    Set.of());
             library.addBelt(
                     programId,
                     keep(row.get("key"), milestone),

@@ -71,6 +71,7 @@ public class DemoLoader {
     private final DemoSeason season;
     private final DemoHabits habits;
     private final Decisions decisions;
+    private final DemoBelts belts;
     private final InstrumentCatalog catalog;
 
     DemoLoader(
@@ -90,7 +91,9 @@ public class DemoLoader {
             DemoSeason season,
             DemoHabits habits,
             Decisions decisions,
+            DemoBelts belts,
             InstrumentCatalog catalog) {
+        this.belts = belts;
         this.decisions = decisions;
         this.season = season;
         this.habits = habits;
@@ -181,6 +184,7 @@ public class DemoLoader {
                 .of(seats, book);
         hearing.load(programId, history);
         habits.load(programId, people.getFirst(), history, byId, milestones.values(), year, today);
+        belts.load(programId, people.getFirst(), today);
         DemoFiles.rows("decisions")
                 .forEach(row -> decisions.load(
                         programId,

@@ -392,17 +392,6 @@ class BeltLadderQueries {
                         .toList());
     }
 
-    /** How a ladder was asked in its last version before this one. */
-    Optional<Integer> findLastVersion(UUID programId, UUID ladderId) {
-        return jdbc.sql("""
-                        select max(version) from ladder_version where program_id = :programId and ladder_id = :ladderId
-                        """)
-                .param("programId", programId)
-                .param("ladderId", ladderId)
-                .query(Integer.class)
-                .optional();
-    }
-
     void deleteBelts(UUID programId, String ladder) {
         for (String table : List.of("belt_slot_filling", "belt_slot")) {
             jdbc.sql("""

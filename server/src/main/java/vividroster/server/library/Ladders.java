@@ -124,7 +124,7 @@ public class Ladders {
     /** Whether a pass can mean something else after the edit; other names and colours change nothing. */
     private boolean asksOtherwise(KeptLadder before, LadderDraft draft) {
         List<Belt> belts = before.ladder().belts();
-        if (belts.size() != draft.belts().size() || !before.instruments().equals(draft.instruments())) {
+        if (belts.size() != draft.belts().size()) {
             return !belts.isEmpty();
         }
         Map<UUID, Set<InstrumentCode>> onlyFor = onlyFor(before);
