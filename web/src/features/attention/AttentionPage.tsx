@@ -74,7 +74,10 @@ function Student({ row }: { row: AttentionRow }) {
 function Next({ reason, studentId }: { reason: AttentionReason; studentId: string }) {
   const { search } = useScope();
   const kept = scopeSearch(search, {});
-  const hears = reason.milestoneId && ["UNHEARD", "BELT_STALLED", "PACE_FALLEN"].includes(reason.kind);
+  const hears =
+    reason.milestoneId &&
+    !reason.triedInVain &&
+    ["UNHEARD", "BELT_STALLED", "PACE_FALLEN"].includes(reason.kind);
   const params = new URLSearchParams(kept);
   if (hears) params.set("called", studentId);
   const path =

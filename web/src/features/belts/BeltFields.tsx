@@ -77,7 +77,6 @@ export function BeltFields({ belt, library, onChange, children }: Props) {
             }
           />
         </div>
-        <div className="flex">{children}</div>
       </div>
       <div className="flex flex-wrap items-end gap-3">
         <div className="min-w-56">
@@ -112,6 +111,7 @@ export function BeltFields({ belt, library, onChange, children }: Props) {
             />
           </div>
         )}
+        <div className="ml-auto flex">{children}</div>
       </div>
       <ol className="grid gap-2">
         {belt.slots.map((slot, i) => (

@@ -116,6 +116,7 @@ function Words({ row, belts }: { row: BeltRow; belts: Props["belts"] }) {
         <>
           one hearing away: <b>{words.names}</b>
           {words.waiting && <b> (recording waits)</b>}
+          <Remedy of={words.remedy} />
         </>
       );
     case "missing":
@@ -125,12 +126,17 @@ function Words({ row, belts }: { row: BeltRow; belts: Props["belts"] }) {
             {words.filled} of {words.asked}:
           </span>{" "}
           {words.names}
-          {words.remedy && (
-            <span className="small block">
-              three tries on <b>{words.remedy}</b>: another remedy first
-            </span>
-          )}
+          <Remedy of={words.remedy} />
         </>
       );
   }
+}
+
+function Remedy({ of }: { of?: string }) {
+  if (!of) return null;
+  return (
+    <span className="small block">
+      three tries on <b>{of}</b>: another remedy first
+    </span>
+  );
 }

@@ -14,7 +14,6 @@ import { looks } from "../../ui/looks";
 import { MarkLegend } from "../../ui/MarkLegend";
 import { Button, Empty, Failed, Heading, Kbd, Skeleton } from "../../ui/parts";
 import { counted } from "../../ui/words";
-import { capital } from "../roster/BoardPage";
 import { RosterTabs } from "../roster/RosterTabs";
 import { beltBoardQuery } from "./belts.queries";
 import { BeltTable } from "./BeltTable";
@@ -106,8 +105,8 @@ function Board({ board, past }: { board: BeltBoard; past: boolean }) {
                   to={{ pathname: runPath(run), search: runSearch(run) }}
                   title={run.students.map((student) => student.name).join(", ")}
                 >
-                  Hear {capital(run.name)}: {counted(run.students.length, "belt")} within reach, {run.minutes}{" "}
-                  min {run === first && <Kbd>R</Kbd>}
+                  Hear {run.name}: {counted(run.students.length, "belt")} within reach, {run.minutes} min{" "}
+                  {run === first && <Kbd>R</Kbd>}
                 </Link>
               </li>
             ))}
@@ -127,7 +126,7 @@ function LadderRow({ ladder }: { ladder: Belt[] }) {
     <ol aria-label={`${ladder[0]!.ladder} ladder`} className="mb-2 flex flex-wrap gap-x-2 gap-y-2">
       {ladder.map((belt) => (
         <li key={belt.id}>
-          <BeltStrip belt={belt} width={104} />
+          <BeltStrip belt={belt} width={92} />
           <span className="small mt-0.5 block">{belt.name}</span>
         </li>
       ))}

@@ -77,12 +77,12 @@ export function LadderPreview({ ladderId, ladder, open, onOpen }: Props) {
                     Hear
                   </th>
                   <th scope="col" className="text-right font-normal">
-                    Wear it
+                    Wearers
                   </th>
                 </tr>
               </thead>
               <tbody>
-                {preview.data.sections.map((section) => (
+                {seated(preview.data.sections).map((section) => (
                   <SectionRow key={section.instrument} section={section} open={open} />
                 ))}
               </tbody>
@@ -96,6 +96,12 @@ export function LadderPreview({ ladderId, ladder, open, onOpen }: Props) {
       )}
     </section>
   );
+}
+
+/** Those somebody plays in; before anybody does, all. */
+function seated(sections: readonly AskedSection[]): readonly AskedSection[] {
+  const some = sections.filter((section) => section.students > 0);
+  return some.length > 0 ? some : sections;
 }
 
 function SectionRow({ section, open }: { section: AskedSection; open: number }) {

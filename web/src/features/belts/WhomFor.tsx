@@ -9,6 +9,8 @@ interface Props {
   nobody: string;
 }
 
+const MOST_NAMED = 4;
+
 /** Which instruments a ladder is for. */
 export function WhomFor({ instruments, onChange, nobody }: Props) {
   const all = useQuery(instrumentsQuery);
@@ -20,7 +22,11 @@ export function WhomFor({ instruments, onChange, nobody }: Props) {
   return (
     <details>
       <summary className="cursor-pointer">
-        {instruments.length === 0 ? nobody : `for ${names?.join(", ") ?? "some instruments"}`}
+        {instruments.length === 0
+          ? nobody
+          : instruments.length <= MOST_NAMED
+            ? `for ${names?.join(", ") ?? "some instruments"}`
+            : `for ${instruments.length} instruments`}
       </summary>
       <fieldset className="mt-1.5 grid gap-x-4 sm:grid-cols-2">
         <legend className="sr-only">Which instruments</legend>

@@ -54,7 +54,7 @@ describe("what is said beside the marks", () => {
         row({ slots: [slot("line 3", { helps: false }), waiting], needed: 1, asked: 2, alone: ["test 1"] }),
         belts,
       ),
-    ).toEqual({ kind: "oneHearing", names: "test 1", waiting: true });
+    ).toEqual({ kind: "oneHearing", names: "test 1", waiting: true, remedy: undefined });
   });
 
   it("counts what is filled of what is asked, and names the remedy due", () => {

@@ -5,7 +5,7 @@ export type BeltWords =
   | { kind: "handOver"; belts: string[] }
   | { kind: "top" }
   | { kind: "noLadder" }
-  | { kind: "oneHearing"; names: string; waiting: boolean }
+  | { kind: "oneHearing"; names: string; waiting: boolean; remedy?: string }
   | { kind: "missing"; filled: number; asked: number; names: string; remedy?: string };
 
 const named = (slots: readonly BeltSlot[]) => slots.map((slot) => slot.name);
@@ -22,6 +22,7 @@ export function beltWords(row: BeltRow, belts: ReadonlyMap<string, Pick<Belt, "n
       kind: "oneHearing",
       names: named(alone).join(" or "),
       waiting: alone.some((slot) => slot.standing.state === "RECORDING_WAITING"),
+      remedy: alone.every((slot) => slot.needsRemedy) ? alone[0]!.name : undefined,
     };
   }
   // Where any of several would do, it is said how many.

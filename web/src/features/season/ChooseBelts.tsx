@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import type { ClassView } from "../../api/types";
+import type { ClassView, LibraryView } from "../../api/types";
 import { libraryQuery } from "../../app/queries";
 import { BeltStrip } from "../../ui/BeltStrip";
 import { looks } from "../../ui/looks";
@@ -17,7 +17,8 @@ export function ChooseBelts({ current }: { current: ClassView }) {
       ? "These belts and their slots are in the plan already"
       : `${counted(added, "thing")} added; propose a plan to give each its week`,
   );
-  const belts = library.data?.belts ?? [];
+  const belts = library.data?.belts.filter((belt) => asks(belt, current)) ?? [];
+  const ladders = [...new Set(belts.map((belt) => belt.ladder))];
   if (belts.length === 0) return null;
   const toggle = (id: string) => {
     const next = new Set(chosen);
@@ -40,24 +41,29 @@ export function ChooseBelts({ current }: { current: ClassView }) {
         What fills a belt&rsquo;s slots comes with it, for each section its own, heard from each alone; the
         plan puts them in order before the belt.
       </p>
-      <ul className="grid gap-x-6 gap-y-1 sm:grid-cols-2">
-        {belts.map((belt) => (
-          <li key={belt.id}>
-            <label className="flex min-h-9 items-center gap-2.5">
-              <input
-                type="checkbox"
-                className={looks.checkbox}
-                checked={chosen.has(belt.id)}
-                onChange={() => toggle(belt.id)}
-              />
-              <BeltStrip belt={belt} width={84} />
-              <span>
-                {belt.name} <span className="small soft">{belt.ladder}</span>
-              </span>
-            </label>
-          </li>
-        ))}
-      </ul>
+      {ladders.map((ladder) => (
+        <fieldset key={ladder}>
+          <legend className="small soft">{ladder}</legend>
+          <ul className="grid gap-x-6 sm:grid-cols-2">
+            {belts
+              .filter((belt) => belt.ladder === ladder)
+              .map((belt) => (
+                <li key={belt.id}>
+                  <label className="flex min-h-9 items-center gap-2.5">
+                    <input
+                      type="checkbox"
+                      className={looks.checkbox}
+                      checked={chosen.has(belt.id)}
+                      onChange={() => toggle(belt.id)}
+                    />
+                    <BeltStrip belt={belt} width={84} />
+                    {belt.name}
+                  </label>
+                </li>
+              ))}
+          </ul>
+        </fieldset>
+      ))}
       {choosing.isError && <Failed error={choosing.error} />}
       <div>
         <Button look="primary" type="submit" disabled={chosen.size === 0 || choosing.isPending}>
@@ -65,5 +71,12 @@ export function ChooseBelts({ current }: { current: ClassView }) {
         </Button>
       </div>
     </form>
+  );
+}
+
+/** Whether any slot of a belt is for an instrument of the class. */
+function asks(belt: LibraryView["belts"][number], current: ClassView): boolean {
+  return belt.slots.some((slot) =>
+    current.sections.some((section) => slot.fillings[section.instrument] ?? slot.fillings["any"]),
   );
 }

@@ -46,6 +46,9 @@ alter table plan_item add constraint plan_item_kind_known
     check (kind in
         ('LINE', 'TECHNIQUE_CHECK', 'PLAYING_TEST', 'WRITTEN_CHECK', 'FREE_CHOICE', 'BELT', 'PIECE', 'CATCH_UP'));
 
+-- A piece of one's own is named however it was heard.
+alter table attempt drop constraint attempt_substitute_said;
+
 -- A belt that was put round somebody: that it was earned is told by the passes alone.
 create table belt_hand_over (
     program_id uuid not null,

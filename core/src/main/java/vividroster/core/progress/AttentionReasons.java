@@ -32,8 +32,8 @@ public final class AttentionReasons {
         PAIN,
         TRIED_OFTEN,
         PACE_FALLEN,
-        BELT_STALLED,
         UNHEARD,
+        BELT_STALLED,
         VARIANT_OVERDUE
     }
 
@@ -50,15 +50,23 @@ public final class AttentionReasons {
     public record Reason(Kind kind, Optional<LocalDate> since, Optional<UUID> milestoneId, int count, int before) {}
 
     /** Everything there is to be said of a student. @param reasons the gravest first, at least one */
-    public record Attention(UUID studentId, InstrumentCode instrument, List<Reason> reasons) {}
+    public record Attention(UUID studentId, InstrumentCode instrument, List<Reason> reasons) {
+
+        /** Whether what a reason is about was tried so often in vain that another remedy comes before another try. */
+        public boolean triedInVain(Reason about) {
+            return about.milestoneId().isPresent()
+                    && reasons.stream()
+                            .anyMatch(reason -> reason.kind() == Kind.TRIED_OFTEN
+                                    && reason.milestoneId().equals(about.milestoneId()));
+        }
+    }
 
     /**
      * What is known of one player.
      *
      * @param passes days on which something was passed
      * @param towardBelt days on which a slot of the next belt was filled, and that of the belt worn
-     * @param hasNextBelt whether there is a belt to work on
-     * @param towardNext what would bring that belt nearer; empty where nothing is
+     * @param towardNext what is set and would bring the next belt nearer; empty where nothing is
      * @param toHear of what is set and not passed what was due first; empty where nothing is open
      * @param lastHeard empty where never
      * @param seatedSince from when on the student could be heard
@@ -71,7 +79,6 @@ public final class AttentionReasons {
             InstrumentCode instrument,
             List<LocalDate> passes,
             List<LocalDate> towardBelt,
-            boolean hasNextBelt,
             Optional<UUID> towardNext,
             Optional<UUID> toHear,
             Optional<LocalDate> lastHeard,
@@ -117,8 +124,8 @@ public final class AttentionReasons {
                 .ifPresent(often -> reasons.add(new Reason(
                         Kind.TRIED_OFTEN, player.lastHeard(), Optional.of(often.milestoneId()), often.tries(), 0)));
         paceFallen(player, mondays, on).ifPresent(reasons::add);
-        stalled(player, mondays, on).ifPresent(reasons::add);
         unheard(player, on).ifPresent(reasons::add);
+        stalled(player, mondays, on).ifPresent(reasons::add);
         player.reviewsDue().stream()
                 .min(Comparator.naturalOrder())
                 .filter(due -> due.isBefore(on))
@@ -155,7 +162,8 @@ public final class AttentionReasons {
     }
 
     private static Optional<Reason> stalled(Facts player, List<LocalDate> mondays, LocalDate on) {
-        if (!player.hasNextBelt()) {
+        // Where nothing of the next belt is set the plan stands still, not the student.
+        if (player.towardNext().isEmpty()) {
             return Optional.empty();
         }
         LocalDate last = player.towardBelt().stream()

@@ -34,7 +34,7 @@ class AttentionReasonsTest {
     private static final class Player {
         private final List<LocalDate> passes = new ArrayList<>();
         private final List<LocalDate> towardBelt = new ArrayList<>(List.of(ON));
-        private boolean hasNextBelt = true;
+        private Optional<UUID> towardNext = SLOT;
         private Optional<UUID> toHear = HEAR;
         private Optional<LocalDate> lastHeard = Optional.of(ON.minusDays(1));
         private LocalDate seatedSince = FIRST;
@@ -55,8 +55,7 @@ class AttentionReasonsTest {
                     HORN,
                     passes,
                     towardBelt,
-                    hasNextBelt,
-                    SLOT,
+                    towardNext,
                     toHear,
                     lastHeard,
                     seatedSince,
@@ -129,8 +128,8 @@ class AttentionReasonsTest {
         assertThat(reasons(player).getFirst().count())
                 .as("since the student came")
                 .isEqualTo(9);
-        player.hasNextBelt = false;
-        assertThat(kinds(player)).as("at the top").isEmpty();
+        player.towardNext = Optional.empty();
+        assertThat(kinds(player)).as("nothing of it is set, or it is the top").isEmpty();
     }
 
     @Test

@@ -26,14 +26,14 @@ public final class BeltPdf {
     private static final String LABELS = """
             @page { size: A4; margin: 10mm 8mm; }
             table { width: 194mm; border-collapse: collapse; }
-            td { width: 97mm; height: 38mm; border: .4pt dashed #9a9486; padding: 5mm 6mm; vertical-align: top; }
+            td { width: 97mm; height: 28mm; border: .4pt dashed #9a9486; padding: 4mm 6mm; vertical-align: top; }
             tr { page-break-inside: avoid; }
             b { font-size: 14pt; }
             p { margin: 0 0 2mm 0; }
             """;
     private static final String CERTIFICATES = """
             @page { size: A5 landscape; margin: 12mm; }
-            .one { text-align: center; height: 120mm; border: 1.5pt solid #20242c; padding: 8mm 10mm 0 10mm; }
+            .one { text-align: center; height: 104mm; border: 1.5pt solid #20242c; padding: 8mm 10mm 0 10mm; }
             .apart { page-break-after: always; }
             .school { font-size: 12pt; margin: 0 0 7mm 0; }
             h1 { font-size: 24pt; margin: 0 0 2mm 0; }

@@ -51,6 +51,7 @@ class AttentionController {
             AttentionReasons.Kind kind,
             String why,
             String next,
+            boolean triedInVain,
             @Absent UUID milestoneId) {}
 
     record AttentionRow(
@@ -82,7 +83,8 @@ class AttentionController {
                             return new AttentionReasonView(
                                     reason.kind(),
                                     AttentionWording.why(reason, milestone),
-                                    AttentionWording.next(reason, milestone),
+                                    AttentionWording.next(reason, milestone, attention.triedInVain(reason)),
+                                    attention.triedInVain(reason),
                                     reason.milestoneId().orElse(null));
                         })
                         .toList());

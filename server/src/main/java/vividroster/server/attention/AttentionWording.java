@@ -39,14 +39,16 @@ final class AttentionWording {
         };
     }
 
-    static String next(Reason reason, Optional<Milestone> milestone) {
+    /** @param triedInVain whether what helps was tried so often that another remedy comes first */
+    static String next(Reason reason, Optional<Milestone> milestone, boolean triedInVain) {
         String name = milestone.map(BeltBoards::name).orElse("");
         return switch (reason.kind()) {
-            case PAIN -> "No playing until somebody has asked where and since when";
+            case PAIN -> "Ask before they play";
             case TRIED_OFTEN -> "Another remedy before another try";
-            case PACE_FALLEN -> milestone.isPresent() ? "Ask what changed; hear " + name : "Ask what changed";
-            case BELT_STALLED -> milestone.isPresent() ? "Hear " + name : "Order a slot of that belt";
-            case UNHEARD -> milestone.isPresent() ? "Hear " + name + " first" : "Hear next";
+            case PACE_FALLEN ->
+                triedInVain || milestone.isEmpty() ? "Ask what changed" : "Ask what changed; hear " + name;
+            case BELT_STALLED -> triedInVain ? "A remedy for " + name + " brings it nearer" : "Hear " + name;
+            case UNHEARD -> triedInVain ? "A remedy for " + name + ", then hear it" : "Hear " + name + " first";
             case VARIANT_OVERDUE -> "Look at it again";
         };
     }

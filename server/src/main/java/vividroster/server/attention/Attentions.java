@@ -141,7 +141,6 @@ class Attentions {
                         .flatMap(entry -> entry.getValue().passedOn().stream())
                         .toList(),
                 toward.days(),
-                toward.next().isPresent(),
                 toward.nearer(),
                 toHear(player, sheet),
                 Optional.ofNullable(lastHeard.get(id)),
@@ -164,8 +163,8 @@ class Attentions {
                 .map(Assignment::milestoneId);
     }
 
-    /** @param days on which a slot of the next belt was filled or a belt was earned; nearer what is set and would help */
-    private record Toward(Optional<Belt> next, List<LocalDate> days, Optional<UUID> nearer) {}
+    /** @param days on which a slot of the next belt was filled or a belt was earned; nearer what is set and would help it */
+    private record Toward(List<LocalDate> days, Optional<UUID> nearer) {}
 
     private static Toward toward(Player player, Sheet sheet, Map<UUID, Standing> standings) {
         return BeltLadder.climbed(sheet.ladders(), player.instrument(), standings)
@@ -175,7 +174,6 @@ class Attentions {
                             climbed.worn(player.instrument(), standings).next();
                     Optional<BeltProgress> so = next.map(belt -> BeltProgress.of(belt, player.instrument(), standings));
                     return new Toward(
-                            next,
                             Stream.concat(
                                             climbed.earned(player.instrument(), standings).stream()
                                                     .flatMap(earned -> earned.on().stream()),
@@ -189,6 +187,6 @@ class Attentions {
                                     .filter(sheet.assigned(player)::containsKey)
                                     .findFirst()));
                 })
-                .orElse(new Toward(Optional.empty(), List.of(), Optional.empty()));
+                .orElse(new Toward(List.of(), Optional.empty()));
     }
 }

@@ -60,7 +60,7 @@ class BeltPages {
         wearers.values().removeIf(List::isEmpty);
         wearers.values().forEach(Collections::sort);
         return BeltPdf.wallBoard(
-                title(programId, board),
+                "Belts, " + title(programId, board),
                 board.on().format(DAY),
                 wearers.entrySet().stream()
                         .map(entry -> new BeltPdf.OnTheWall(

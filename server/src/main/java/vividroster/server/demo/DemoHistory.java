@@ -42,6 +42,8 @@ import vividroster.server.roster.SchoolClass;
 final class DemoHistory {
 
     private static final int TRIES_WITHOUT_END = 60;
+    private static final int SECONDS_A_TURN = 45;
+    private static final int SECONDS_CUT = 30;
 
     private final SchoolYear year;
     private final LocalDate today;
@@ -122,13 +124,19 @@ final class DemoHistory {
         Optional<String> excuse = stories.about(student, section, key, Effect.EXCUSED);
         Optional<String> substitute = stories.about(student, section, key, Effect.SUBSTITUTE);
 
+        LocalDate notSince = stories.about(student, section, key, Effect.NOT_HEARD_SINCE)
+                .map(LocalDate::parse)
+                .orElse(LocalDate.MAX);
+        LocalDate fadesFrom = stories.about(student, section, key, Effect.FADES_FROM)
+                .map(LocalDate::parse)
+                .orElse(LocalDate.MAX);
         List<LocalDate> meetings = assignment
                 .setOn()
                 .datesUntil(
                         today.isBefore(assignment.dueOn().plusDays(15))
                                 ? today
                                 : assignment.dueOn().plusDays(15))
-                .filter(day -> schoolClass.on(year, day).isPresent() && seat.isHeldOn(day))
+                .filter(day -> schoolClass.on(year, day).isPresent() && seat.isHeldOn(day) && day.isBefore(notSince))
                 .toList();
         List<Attempt> tries = new ArrayList<>();
         for (LocalDate day : meetings) {
@@ -149,7 +157,13 @@ final class DemoHistory {
                 hear(seat, milestone, day, Outcome.PASS, Evidence.SUBSTITUTE, List.of(), "");
                 return;
             }
-            if (tryOn(seat, milestone, day, dice, stuck ? -1 : pace + 0.12 * tries.size(), tries)) {
+            if (tryOn(
+                    seat,
+                    milestone,
+                    day,
+                    dice,
+                    stuck || !day.isBefore(fadesFrom) ? -1 : pace + 0.12 * tries.size(),
+                    tries)) {
                 return;
             }
             if (stuck && tries.size() >= 3) {
@@ -213,7 +227,9 @@ final class DemoHistory {
             List<CriterionMark> marks,
             String reason) {
         SchoolClass schoolClass = classes.get(seat.classId());
-        int second = minuteOfDay.merge(seat.classId() + "|" + day, 1, Integer::sum) * 17;
+        int turn = minuteOfDay.merge(seat.classId() + "|" + day, 1, Integer::sum);
+        // Now and then somebody is called off after a few measures.
+        int second = turn * SECONDS_A_TURN - (turn % 13 == 0 ? SECONDS_CUT : 0);
         Instant at = day.atTime(schoolClass.usualStart())
                 .plusSeconds(second)
                 .atZone(zone)

@@ -12,7 +12,11 @@ final class DemoStories {
         STUCK,
         SUBSTITUTE,
         EXCUSED,
-        UNHEARD
+        UNHEARD,
+        /** From a day on nobody heard the student any more. */
+        NOT_HEARD_SINCE,
+        /** From a day on no try is good any more. */
+        FADES_FROM
     }
 
     private record Story(String who, String milestone, Effect effect, String value) {}
