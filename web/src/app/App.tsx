@@ -29,6 +29,7 @@ const LaddersPage = page(async () => (await import("../features/belts/LaddersPag
 const LadderEditPage = page(async () => (await import("../features/belts/LadderEditPage")).LadderEditPage);
 const AttentionPage = page(async () => (await import("../features/attention/AttentionPage")).AttentionPage);
 const FairnessPage = page(async () => (await import("../features/attention/FairnessPage")).FairnessPage);
+const EnsemblePage = page(async () => (await import("../features/ensemble/EnsemblePage")).EnsemblePage);
 const BoardPage = page(async () => (await import("../features/roster/BoardPage")).BoardPage);
 const StudentsPage = page(async () => (await import("../features/roster/StudentsPage")).StudentsPage);
 const SeasonPage = page(async () => (await import("../features/season/SeasonPage")).SeasonPage);
@@ -142,6 +143,7 @@ export function App() {
                 <Route path="/roster/fit" element={<FitPage />} />
                 <Route path="/roster/attention" element={<AttentionPage />} />
                 <Route path="/roster/turns" element={<FairnessPage />} />
+                <Route path="/roster/ensemble" element={<EnsemblePage />} />
                 <Route path="/roster/belts" element={<BeltsPage />} />
                 <Route path="/roster/students" element={<StudentsPage director={director} />} />
                 <Route path="/roster/seating" element={<SeatingPage />} />

@@ -4,10 +4,12 @@ import { readableOn, weavePath } from "./weave";
 interface Props {
   belt?: Pick<Belt, "name" | "color" | "weave" | "knots">;
   width?: number;
+  /** Drawn only, where its name stands beside it. */
+  decorative?: boolean;
 }
 
 /** A belt as a woven strip: colour, weave and knots each tell it apart. Without a belt, the empty place for one. */
-export function BeltStrip({ belt, width = 112 }: Props) {
+export function BeltStrip({ belt, width = 112, decorative = false }: Props) {
   if (!belt) {
     return (
       <svg
@@ -39,11 +41,12 @@ export function BeltStrip({ belt, width = 112 }: Props) {
       width={width}
       height="18"
       viewBox={`0 0 ${width} 18`}
-      role="img"
-      aria-label={`${belt.name} belt`}
+      role={decorative ? undefined : "img"}
+      aria-hidden={decorative || undefined}
+      aria-label={decorative ? undefined : `${belt.name} belt`}
       className="align-middle"
     >
-      <title>{belt.name}</title>
+      {!decorative && <title>{belt.name}</title>}
       <rect
         x=".7"
         y=".7"

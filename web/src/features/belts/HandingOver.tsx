@@ -85,7 +85,7 @@ export function HandingOver({ board, belts, onDone }: Props) {
                 checked={!left.has(one.key)}
                 onChange={() => toggle(one.key)}
               />
-              <BeltStrip belt={belts.get(one.beltId)} width={92} />
+              <BeltStrip belt={belts.get(one.beltId)} width={92} decorative />
               <span>
                 {one.row.name} <span className="small soft">{belts.get(one.beltId)?.name}</span>
               </span>

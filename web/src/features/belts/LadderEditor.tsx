@@ -167,7 +167,7 @@ function BeltRow({ belts, open, onOpen, onAdd }: RowProps) {
             onClick={() => onOpen(i)}
             className={`rounded-lg border-[1.5px] px-2 pt-1 pb-0.5 text-left ${i === open ? "border-base-content" : "border-transparent"}`}
           >
-            <BeltStrip belt={belt} width={88} />
+            <BeltStrip belt={belt} width={88} decorative />
             <span className="small block">{belt.name || `belt ${i + 1}`}</span>
           </button>
         </li>

@@ -6,6 +6,7 @@ import { scopeSearch, useScope } from "../../app/scope";
 const tabs: { path: string; name: string; directors?: boolean }[] = [
   { path: "/roster", name: "Board" },
   { path: "/roster/belts", name: "Belts" },
+  { path: "/roster/ensemble", name: "Ensemble" },
   { path: "/roster/attention", name: "Attention" },
   { path: "/roster/turns", name: "Turns" },
   { path: "/roster/students", name: "Students" },

@@ -56,7 +56,7 @@ export function ChooseBelts({ current }: { current: ClassView }) {
                       checked={chosen.has(belt.id)}
                       onChange={() => toggle(belt.id)}
                     />
-                    <BeltStrip belt={belt} width={84} />
+                    <BeltStrip belt={belt} width={84} decorative />
                     {belt.name}
                   </label>
                 </li>

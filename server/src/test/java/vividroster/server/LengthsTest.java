@@ -21,6 +21,7 @@ class LengthsTest {
             "account.password_hash",
             "account.role",
             "belt.rule",
+            "ensemble_gate.kind",
             "belt_hand_over.instrument",
             "attempt.evidence",
             "attempt.instrument",

@@ -24,7 +24,7 @@ import vividroster.server.roster.ClassQueries.Wanted;
 
 /** Classes as directors set them up: when they meet, whom they want, and how they end. */
 @Service
-class Classes {
+public class Classes {
 
     private final ClassQueries classes;
     private final RosterQueries roster;
@@ -71,6 +71,16 @@ class Classes {
                                 .thenComparing(SectionOfClass::division))
                         .toList()));
         return ordered;
+    }
+
+    /** How many a director wants on each instrument of a class, its divisions together; those nobody spoke of left out. */
+    @Transactional(readOnly = true)
+    public Map<InstrumentCode, Integer> wanted(UUID programId, UUID classId) {
+        Map<InstrumentCode, Integer> wanted = new HashMap<>();
+        classes.findWanted(programId).stream()
+                .filter(one -> one.classId().equals(classId))
+                .forEach(one -> wanted.merge(one.instrument(), one.students(), Integer::sum));
+        return wanted;
     }
 
     private record Place(InstrumentCode instrument, String division) {}

@@ -1,0 +1,241 @@
+package vividroster.server.ensemble;
+
+import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import vividroster.core.ensemble.Balance;
+import vividroster.core.ensemble.Gate;
+import vividroster.core.ensemble.PartProposal;
+import vividroster.core.ensemble.PieceDemand.Told;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
+import vividroster.server.account.Reaches;
+import vividroster.server.belts.BeltBoards;
+import vividroster.server.ensemble.Ensembles.Candidate;
+import vividroster.server.ensemble.Ensembles.Candidates;
+import vividroster.server.ensemble.Ensembles.Proposed;
+import vividroster.server.ensemble.PieceComparisons.Compared;
+import vividroster.server.ensemble.PieceComparisons.Piece;
+import vividroster.server.platform.Absent;
+import vividroster.server.platform.SignedIn;
+import vividroster.server.roster.ScopeRequest;
+
+@RestController
+@RequestMapping("/api/ensembles/{ensembleId}")
+class EnsembleController {
+
+    private final Ensembles ensembles;
+    private final PieceComparisons comparisons;
+    private final Reaches reaches;
+    private final InstrumentCatalog catalog;
+
+    EnsembleController(Ensembles ensembles, PieceComparisons comparisons, Reaches reaches, InstrumentCatalog catalog) {
+        this.ensembles = ensembles;
+        this.comparisons = comparisons;
+        this.reaches = reaches;
+        this.catalog = catalog;
+    }
+
+    /** @param rank of the belt that admits, from 1; 0 for others. milestoneIds of an own list */
+    record GateForm(
+            @NotNull(message = "Say what admits.") GateKind kind,
+
+            @Min(value = 0, message = "Belts are counted from 1.")
+            @Max(value = 12, message = "A ladder has at most {value} belts.")
+            int rank,
+
+            @NotNull @Size(max = 60, message = "At most {max} things on the list.")
+            List<@NotNull UUID> milestoneIds) {}
+
+    /** @param inIt whether the student sits in the ensemble already; missing what would bring it nearer */
+    record CandidateView(
+            UUID studentId,
+            String name,
+            UUID classId,
+            boolean inIt,
+            Gate.Degree degree,
+            int needed,
+            List<String> missing) {}
+
+    /** @param wanted absent where nobody said how many */
+    record EnsembleSection(
+            InstrumentCode instrument,
+            String instrumentName,
+            @Absent Integer wanted,
+            int ready,
+            int nearly,
+            int missing,
+            Balance.Weight weight,
+            List<CandidateView> candidates) {}
+
+    record CandidatesView(GateForm gate, List<EnsembleSection> sections) {}
+
+    @GetMapping("/candidates")
+    @Operation(
+            operationId = "ensembleCandidates",
+            summary = "Who of a scope is ready for an ensemble, nearly ready, and what it takes; sections in balance")
+    CandidatesView candidates(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID ensembleId,
+            @ParameterObject ScopeRequest scope) {
+        Candidates found = ensembles.candidates(person.programId(), ensembleId, scope.toScope(), reaches.of(person));
+        return new CandidatesView(
+                new GateForm(
+                        found.gate().kind(), found.gate().rank(), found.gate().milestoneIds()),
+                found.sections().stream().map(this::section).toList());
+    }
+
+    private EnsembleSection section(Ensembles.Section section) {
+        Balance balance = section.balance();
+        return new EnsembleSection(
+                balance.instrument(),
+                catalog.withCode(balance.instrument()).name(),
+                balance.wanted().orElse(null),
+                balance.ready(),
+                balance.nearly(),
+                balance.missing(),
+                balance.weight(),
+                section.candidates().stream().map(EnsembleController::candidate).toList());
+    }
+
+    private static CandidateView candidate(Candidate one) {
+        return new CandidateView(
+                one.seated().student().id(),
+                one.seated().student().name(),
+                one.seated().seat().classId(),
+                one.inIt(),
+                one.reached().degree(),
+                one.reached().needed(),
+                one.missing().stream().map(BeltBoards::name).toList());
+    }
+
+    @PutMapping("/gate")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @PreAuthorize("hasAuthority('TEACH')")
+    @Operation(operationId = "putEnsembleGate", summary = "Say what admits to an ensemble")
+    void gate(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID ensembleId,
+            @Valid @RequestBody GateForm gate) {
+        ensembles.keep(person.programId(), ensembleId, gate.kind(), gate.rank(), gate.milestoneIds());
+    }
+
+    /** @param newNotes the part has and the student has not passed; faster than anything passed */
+    record PartSeatView(UUID studentId, String name, List<String> newNotes, boolean faster, boolean fits) {}
+
+    record ProposedPartView(UUID lineId, String title, List<PartSeatView> seats) {}
+
+    /** @param unread parts of which only facts are kept */
+    record ProposedPartsView(List<ProposedPartView> parts, List<UUID> unread) {}
+
+    @GetMapping("/parts")
+    @Operation(
+            operationId = "proposeParts",
+            summary = "Who of a section could play which part, by what each has passed; the director decides")
+    ProposedPartsView parts(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID ensembleId,
+            @RequestParam InstrumentCode instrument,
+            @RequestParam @NotEmpty(message = "Choose the parts.") @Size(max = 6, message = "At most {max} parts.")
+                    List<UUID> lines) {
+        Proposed proposed = ensembles.propose(person.programId(), ensembleId, instrument, lines, reaches.of(person));
+        return new ProposedPartsView(
+                proposed.inOrder(lines).stream()
+                        .map(id -> new ProposedPartView(
+                                id,
+                                proposed.parts().get(id.toString()).title(),
+                                proposed.seatsOf(id).stream()
+                                        .map(seat -> seat(seat, proposed))
+                                        .toList()))
+                        .toList(),
+                List.copyOf(proposed.unread()));
+    }
+
+    private static PartSeatView seat(PartProposal.Seat seat, Proposed proposed) {
+        return new PartSeatView(
+                seat.studentId(),
+                proposed.students().get(seat.studentId()).student().name(),
+                seat.newNotes(),
+                seat.faster(),
+                seat.fits());
+    }
+
+    /** @param newNow not passed by the section yet; toTeach of these what does not come by itself before the day */
+    record PieceSectionView(
+            InstrumentCode instrument,
+            String instrumentName,
+            int asked,
+            List<String> newNow,
+            List<String> toTeach,
+            int weeks,
+            boolean fits) {}
+
+    /** @param sections none where only facts are kept */
+    record PieceView(UUID lineId, String title, String concertKey, int measures, List<PieceSectionView> sections) {}
+
+    record PiecesView(LocalDate by, int weeksLeft, List<PieceView> pieces) {}
+
+    @GetMapping("/pieces")
+    @Operation(
+            operationId = "comparePieces",
+            summary =
+                    "Candidates for a concert: what each would still have to be taught, in notes and weeks, by section")
+    PiecesView pieces(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID ensembleId,
+            @RequestParam @NotEmpty(message = "Choose the pieces.") @Size(max = 8, message = "At most {max} pieces.")
+                    List<UUID> lines,
+            @RequestParam LocalDate by,
+            @RequestParam(defaultValue = "2")
+                    @Min(value = 1, message = "At least one new note a week.")
+                    @Max(value = 10, message = "At most {value} new notes a week.")
+                    int newNotesAWeek) {
+        Compared compared =
+                comparisons.compare(person.programId(), ensembleId, lines, by, newNotesAWeek, reaches.of(person));
+        return new PiecesView(
+                compared.by(),
+                compared.weeksLeft(),
+                compared.pieces().stream().map(this::piece).toList());
+    }
+
+    private PieceView piece(Piece piece) {
+        return new PieceView(
+                piece.facts().milestoneId(),
+                piece.milestone().title(),
+                piece.facts().concertKey().name(),
+                piece.facts().measures(),
+                piece.sections().entrySet().stream().map(this::pieceSection).toList());
+    }
+
+    private PieceSectionView pieceSection(Map.Entry<InstrumentCode, Told> section) {
+        Told told = section.getValue();
+        return new PieceSectionView(
+                section.getKey(),
+                catalog.withCode(section.getKey()).name(),
+                told.asked(),
+                told.newNow(),
+                told.toTeach(),
+                told.weeks(),
+                told.fits());
+    }
+}

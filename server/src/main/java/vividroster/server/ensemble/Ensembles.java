@@ -1,0 +1,262 @@
+package vividroster.server.ensemble;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import vividroster.core.curriculum.Milestone;
+import vividroster.core.curriculum.MilestoneKind;
+import vividroster.core.ensemble.Balance;
+import vividroster.core.ensemble.Gate;
+import vividroster.core.ensemble.PartProposal;
+import vividroster.core.instrument.InstrumentCatalog;
+import vividroster.core.music.InstrumentCode;
+import vividroster.core.roster.Reach;
+import vividroster.core.roster.Seat;
+import vividroster.core.roster.SectionScope;
+import vividroster.server.ensemble.EnsembleQueries.Kept;
+import vividroster.server.hearing.HearingRuns;
+import vividroster.server.hearing.HearingRuns.Seated;
+import vividroster.server.hearing.Progress;
+import vividroster.server.hearing.Progress.Question;
+import vividroster.server.hearing.Progress.Sheet;
+import vividroster.server.library.Library;
+import vividroster.server.lines.PartsAsked;
+import vividroster.server.lines.PartsAsked.Asked;
+import vividroster.server.office.Office;
+import vividroster.server.platform.Problem;
+import vividroster.server.roster.Classes;
+import vividroster.server.roster.Rosters;
+
+/** Who is ready for an ensemble, whether its sections balance, and who could play which part. */
+@Service
+class Ensembles {
+
+    private final EnsembleQueries queries;
+    private final Rosters rosters;
+    private final Classes classes;
+    private final Progress progress;
+    private final HearingRuns runs;
+    private final Library library;
+    private final PartsAsked parts;
+    private final Office office;
+    private final InstrumentCatalog catalog;
+
+    Ensembles(
+            EnsembleQueries queries,
+            Rosters rosters,
+            Classes classes,
+            Progress progress,
+            HearingRuns runs,
+            Library library,
+            PartsAsked parts,
+            Office office,
+            InstrumentCatalog catalog) {
+        this.queries = queries;
+        this.rosters = rosters;
+        this.classes = classes;
+        this.progress = progress;
+        this.runs = runs;
+        this.library = library;
+        this.parts = parts;
+        this.office = office;
+        this.catalog = catalog;
+    }
+
+    private static final Kept LAST_BELT = new Kept(GateKind.LAST_BELT, 0, List.of());
+
+    /** @throws Problem where the belt has no place or the list is empty or not of the library */
+    @Transactional
+    void keep(UUID programId, UUID classId, GateKind kind, int rank, List<UUID> milestoneIds) {
+        rosters.schoolClass(programId, classId);
+        if (kind == GateKind.BELT_OF_RANK && rank < 1) {
+            throw Problem.input("rank", "Say which belt admits, counted from the lowest.");
+        }
+        Set<UUID> asked = new LinkedHashSet<>(milestoneIds);
+        if (kind == GateKind.OWN_LIST) {
+            if (asked.isEmpty()) {
+                throw Problem.input("milestoneIds", "Put at least one thing on the list.");
+            }
+            List<Milestone> known = library.milestones(programId, asked);
+            if (known.size() < asked.size()) {
+                throw Problem.input("milestoneIds", "One of these is not in the library any more; choose again.");
+            }
+            if (known.stream().anyMatch(one -> one.kind() == MilestoneKind.BELT)) {
+                throw Problem.input("milestoneIds", "A belt admits by itself; choose it as the gate.");
+            }
+        }
+        queries.put(
+                programId,
+                classId,
+                kind,
+                kind == GateKind.BELT_OF_RANK ? rank : 0,
+                kind == GateKind.OWN_LIST ? asked : Set.of());
+    }
+
+    /** @param inIt whether the student sits in the ensemble already */
+    record Candidate(Seated seated, boolean inIt, Gate.Reached reached, List<Milestone> missing) {}
+
+    /** @param candidates those who are ready first, then those to whom least is missing */
+    record Section(Balance balance, List<Candidate> candidates) {}
+
+    record Candidates(Kept gate, List<Section> sections) {}
+
+    /** @param scope whose students are asked about */
+    @Transactional(readOnly = true)
+    Candidates candidates(UUID programId, UUID ensembleId, SectionScope scope, Reach reach) {
+        rosters.schoolClass(programId, ensembleId);
+        LocalDate on = office.today(programId);
+        Kept kept = queries.find(programId, ensembleId).orElse(LAST_BELT);
+        List<Seat> seats = reach.of(rosters.seatsOfStudentsIn(programId, scope, on), catalog);
+        List<Seated> rows = runs.seated(programId, seats, scope, on);
+        Sheet sheet =
+                progress.sheet(programId, Question.of(seats, on).withBelts().also(kept.milestoneIds()));
+        Gate gate = switch (kept.kind()) {
+            case LAST_BELT -> new Gate.LastBelt();
+            case BELT_OF_RANK -> new Gate.BeltOfRank(Math.max(1, kept.rank()));
+            case OWN_LIST ->
+                new Gate.OwnList(kept.milestoneIds().stream()
+                        .filter(sheet.milestones()::containsKey)
+                        .map(sheet.milestones()::get)
+                        .toList());
+        };
+        Map<InstrumentCode, List<Candidate>> byInstrument = rows.stream()
+                .map(row -> candidate(row, ensembleId, gate, sheet))
+                .collect(Collectors.groupingBy(one -> one.seated().seat().instrument()));
+        Map<InstrumentCode, Integer> wanted = classes.wanted(programId, ensembleId);
+        Set<InstrumentCode> all = new HashSet<>(byInstrument.keySet());
+        all.addAll(wanted.keySet());
+        return new Candidates(
+                kept,
+                all.stream()
+                        .sorted(Comparator.comparingInt(
+                                code -> catalog.withCode(code).scoreRank()))
+                        .map(code -> section(
+                                code,
+                                Optional.ofNullable(wanted.get(code)),
+                                byInstrument.getOrDefault(code, List.of())))
+                        .toList());
+    }
+
+    private static Candidate candidate(Seated row, UUID ensembleId, Gate gate, Sheet sheet) {
+        Gate.Reached reached = Gate.reached(
+                gate,
+                sheet.ladders(),
+                row.seat().instrument(),
+                sheet.standings().getOrDefault(row.player(), Map.of()));
+        return new Candidate(
+                row,
+                row.seat().classId().equals(ensembleId) || row.otherClasses().contains(ensembleId),
+                reached,
+                reached.missing().stream().map(sheet.milestones()::get).toList());
+    }
+
+    private static Section section(InstrumentCode code, Optional<Integer> wanted, List<Candidate> candidates) {
+        Map<Gate.Degree, Long> degrees = candidates.stream()
+                .collect(Collectors.groupingBy(one -> one.reached().degree(), Collectors.counting()));
+        int ready = degrees.getOrDefault(Gate.Degree.READY, 0L).intValue();
+        int nearly = degrees.getOrDefault(Gate.Degree.NEARLY, 0L).intValue();
+        return new Section(
+                new Balance(code, wanted, ready, nearly, candidates.size() - ready - nearly),
+                candidates.stream()
+                        .sorted(Comparator.comparing(
+                                        (Candidate one) -> one.reached().degree())
+                                .thenComparingInt(one -> one.reached().needed()))
+                        .toList());
+    }
+
+    /** @param seats in the order of the parts; names of students and parts by id */
+    record Proposed(
+            List<PartProposal.Seat> seats, Map<UUID, Seated> students, Map<String, Milestone> parts, Set<UUID> unread) {
+
+        /** The parts that were read, in the order asked. */
+        List<UUID> inOrder(List<UUID> asked) {
+            return asked.stream()
+                    .distinct()
+                    .filter(id -> parts.containsKey(id.toString()))
+                    .toList();
+        }
+
+        List<PartProposal.Seat> seatsOf(UUID part) {
+            return seats.stream()
+                    .filter(seat -> seat.part().equals(part.toString()))
+                    .toList();
+        }
+    }
+
+    /**
+     * Who of a section could play which part.
+     *
+     * @param lineIds the parts, from the first; lines and pieces on the shelf
+     * @throws Problem where no part can be read note by note, or nobody plays
+     */
+    @Transactional(readOnly = true)
+    Proposed propose(UUID programId, UUID classId, InstrumentCode instrument, List<UUID> lineIds, Reach reach) {
+        LocalDate on = office.today(programId);
+        SectionScope scope = new SectionScope.Section(classId, instrument, Optional.empty());
+        List<Seat> seats = reach.of(rosters.seatsOfStudentsIn(programId, scope, on), catalog);
+        List<Seated> rows = runs.seated(programId, seats, scope, on);
+        if (rows.isEmpty()) {
+            throw Problem.input("instrument", "Nobody plays this in that class.");
+        }
+        List<UUID> asked = List.copyOf(new LinkedHashSet<>(lineIds));
+        List<UUID> lines = library.allMilestones(programId).stream()
+                .filter(one -> one.kind() == MilestoneKind.LINE)
+                .map(Milestone::id)
+                .toList();
+        Sheet sheet = progress.sheet(programId, Question.of(seats, on).also(lines));
+        Set<UUID> read =
+                rows.stream().flatMap(row -> passed(row, lines, sheet).stream()).collect(Collectors.toSet());
+        read.addAll(asked);
+        Map<UUID, Asked> demands = parts.of(programId, classId, read, instrument);
+        List<UUID> known = asked.stream().filter(demands::containsKey).toList();
+        if (known.isEmpty()) {
+            throw Problem.input("lines", "Of these parts only facts are kept; their notes are needed to propose.");
+        }
+        Map<String, Milestone> named = new HashMap<>();
+        List<PartProposal.Part> offered = new ArrayList<>();
+        for (UUID id : known) {
+            named.put(id.toString(), sheet.milestones().get(id));
+            offered.add(new PartProposal.Part(
+                    id.toString(), demands.get(id).notes(), demands.get(id).fastest()));
+        }
+        Map<UUID, Seated> students = new HashMap<>();
+        rows.forEach(row -> students.put(row.student().id(), row));
+        return new Proposed(
+                PartProposal.of(
+                        offered,
+                        rows.stream()
+                                .map(row -> player(row, passed(row, lines, sheet), demands))
+                                .toList()),
+                students,
+                named,
+                asked.stream().filter(id -> !demands.containsKey(id)).collect(Collectors.toSet()));
+    }
+
+    private static List<UUID> passed(Seated row, Collection<UUID> lines, Sheet sheet) {
+        return lines.stream()
+                .filter(id -> sheet.standing(row.player(), id).isPassed())
+                .toList();
+    }
+
+    private static PartProposal.Player player(Seated row, List<UUID> passed, Map<UUID, Asked> demands) {
+        List<Asked> own =
+                passed.stream().filter(demands::containsKey).map(demands::get).toList();
+        return new PartProposal.Player(
+                row.student().id(),
+                own.stream().flatMap(one -> one.notes().stream()).collect(Collectors.toSet()),
+                own.stream().mapToDouble(Asked::fastest).max().orElse(0),
+                passed.size());
+    }
+}
