@@ -213,3 +213,6 @@ export type Gate = Schemas["GateForm"];
 export type ProposedPartsOf = Schemas["ProposedPartsView"];
 export type Pieces = Schemas["PiecesView"];
 export type PieceView = Schemas["PieceView"];
+export type Placing = Schemas["PlacingView"];
+export type PlacingOption = Schemas["PlacingOptionView"];
+export type Trial = Schemas["TrialView"];

@@ -30,6 +30,7 @@ const LadderEditPage = page(async () => (await import("../features/belts/LadderE
 const AttentionPage = page(async () => (await import("../features/attention/AttentionPage")).AttentionPage);
 const FairnessPage = page(async () => (await import("../features/attention/FairnessPage")).FairnessPage);
 const EnsemblePage = page(async () => (await import("../features/ensemble/EnsemblePage")).EnsemblePage);
+const PlacingPage = page(async () => (await import("../features/placing/PlacingPage")).PlacingPage);
 const BoardPage = page(async () => (await import("../features/roster/BoardPage")).BoardPage);
 const StudentsPage = page(async () => (await import("../features/roster/StudentsPage")).StudentsPage);
 const SeasonPage = page(async () => (await import("../features/season/SeasonPage")).SeasonPage);
@@ -149,6 +150,7 @@ export function App() {
                 <Route path="/roster/seating" element={<SeatingPage />} />
                 {director && <Route path="/roster/switch" element={<SwitchPage />} />}
                 <Route path="/library/books/:bookId/table" element={<BookTablePage />} />
+                <Route path="/roster/students/:studentId/placing" element={<PlacingPage />} />
                 <Route path="/roster/students/:studentId" element={<FolderPage director={director} />} />
                 <Route path="/office" element={<OfficePage director={director} />} />
               </>

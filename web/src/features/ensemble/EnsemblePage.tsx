@@ -77,7 +77,7 @@ function ensembleFor(classes: readonly ClassView[], classId?: string): ClassView
   const others = classes.filter((one) => one.id !== classId);
   return (
     others.find((one) => one.sections.some((section) => section.wanted !== undefined)) ??
-    others[0] ??
+    [...others].sort((a, b) => b.sections.length - a.sections.length)[0] ??
     classes[0]
   );
 }

@@ -60,6 +60,12 @@ export function FolderPage({ director }: { director: boolean }) {
                 Switch instrument…
               </Link>
             )}
+            <Link
+              className={`${looks.smallQuiet} mt-1 -ml-3 font-semibold`}
+              to={{ pathname: `/roster/students/${studentId}/placing`, search: scopeSearch(search, {}) }}
+            >
+              Placing…
+            </Link>
           </div>
         )}
       </div>

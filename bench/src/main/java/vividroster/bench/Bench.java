@@ -45,6 +45,9 @@ public final class Bench {
             PlanBench.run();
             TestDayBench.run();
         }
+        if (wanted.isEmpty() || wanted.contains("belts")) {
+            BeltBench.run();
+        }
         System.exit(0);
     }
 }

@@ -93,9 +93,22 @@ class EveryScreenTest {
         }
         screens.put("board", "/roster" + trumpets);
         screens.put("belts", "/roster/belts" + trumpets);
+        screens.put("ladders", "/library/ladders?class=" + classId);
+        screens.put(
+                "ladder",
+                "/library/ladders/"
+                        + director.get("/api/ladders").json().get(0).path("id").asString() + "?class=" + classId);
+        screens.put("new ladder", "/library/ladders/new?class=" + classId);
+        screens.put("attention", "/roster/attention?class=" + classId);
+        screens.put("turns", "/roster/turns?class=" + classId);
+        screens.put("ensemble", "/roster/ensemble?class=" + classId);
         screens.put("grades", "/roster/grades?class=" + classId);
         screens.put("rubrics", "/library/rubrics" + trumpets);
         screens.put("students", "/roster/students" + trumpets);
+        screens.put(
+                "placing",
+                "/roster/students/"
+                        + board.path("rows").get(0).path("studentId").asString() + "/placing" + trumpets);
         screens.put(
                 "folder",
                 "/roster/students/"

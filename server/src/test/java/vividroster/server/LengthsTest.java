@@ -22,6 +22,11 @@ class LengthsTest {
             "account.role",
             "belt.rule",
             "ensemble_gate.kind",
+            "placing_decision.instrument",
+            "placing_trial.instrument",
+            "placing_trial.mouthpiece",
+            "two_ways.better",
+            "two_ways.instrument",
             "belt_hand_over.instrument",
             "attempt.evidence",
             "attempt.instrument",
@@ -121,6 +126,8 @@ class LengthsTest {
             Map.entry("pain_report.place", NAME),
             Map.entry("pain_report.since", NAME),
             Map.entry("partner_measures.division", LABEL),
+            Map.entry("placing_decision.why", NOTE),
+            Map.entry("placing_trial.note", NOTE),
             Map.entry("plan_item.title", TITLE),
             Map.entry("plan_item_scope.division", LABEL),
             Map.entry("plan_proposal.cause", NOTE),
@@ -143,6 +150,9 @@ class LengthsTest {
             Map.entry("student_fit.result", NAME),
             Map.entry("student_variant.name", WORDS),
             Map.entry("student_variant.note", SENTENCE),
+            Map.entry("two_ways.about", WORDS),
+            Map.entry("two_ways.one", WORDS),
+            Map.entry("two_ways.other", WORDS),
             Map.entry("variant_review.note", NOTE));
 
     private final RunningServer server = RunningServer.shared();

@@ -35,7 +35,10 @@ class OwnedDataTest {
             "measurement",
             "absence",
             "belt_hand_over",
-            "habit_look");
+            "habit_look",
+            "placing_trial",
+            "placing_decision",
+            "two_ways");
 
     private final RunningServer server = RunningServer.shared();
     private final School school = School.open(server);

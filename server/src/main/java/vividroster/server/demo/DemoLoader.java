@@ -47,6 +47,7 @@ import vividroster.server.platform.SignedIn;
 import vividroster.server.playingtests.PlayingTests;
 import vividroster.server.podium.Decisions;
 import vividroster.server.roster.ClassShape;
+import vividroster.server.roster.Classes;
 import vividroster.server.roster.Rosters;
 import vividroster.server.roster.SchoolClass;
 import vividroster.server.writtenchecks.WrittenChecks;
@@ -72,6 +73,7 @@ public class DemoLoader {
     private final DemoHabits habits;
     private final Decisions decisions;
     private final DemoBelts belts;
+    private final Classes wantedInClasses;
     private final InstrumentCatalog catalog;
 
     DemoLoader(
@@ -92,7 +94,9 @@ public class DemoLoader {
             DemoHabits habits,
             Decisions decisions,
             DemoBelts belts,
+            Classes wantedInClasses,
             InstrumentCatalog catalog) {
+        this.wantedInClasses = wantedInClasses;
         this.belts = belts;
         this.decisions = decisions;
         this.season = season;
@@ -185,6 +189,15 @@ public class DemoLoader {
         hearing.load(programId, history);
         habits.load(programId, people.getFirst(), history, byId, milestones.values(), year, today);
         belts.load(programId, people.getFirst(), today);
+        DemoFiles.rows("wanted").stream()
+                .collect(Collectors.groupingBy(row -> row.get("class")))
+                .forEach((name, rows) -> wantedInClasses.loadWanted(
+                        programId,
+                        classes.get(name).id(),
+                        rows.stream()
+                                .collect(Collectors.toMap(
+                                        row -> new InstrumentCode(row.get("instrument")),
+                                        row -> Integer.parseInt(row.get("students"))))));
         DemoFiles.rows("decisions")
                 .forEach(row -> decisions.load(
                         programId,

@@ -64,6 +64,9 @@ class ErasingQueries {
                 "delete from student_fit where program_id = :programId and student_id = :studentId",
                 "delete from remedy_helped where program_id = :programId and student_id = :studentId",
                 "delete from absence where program_id = :programId and student_id = :studentId",
+                "delete from placing_trial where program_id = :programId and student_id = :studentId",
+                "delete from placing_decision where program_id = :programId and student_id = :studentId",
+                "delete from two_ways where program_id = :programId and student_id = :studentId",
                 "delete from belt_hand_over where program_id = :programId and student_id = :studentId",
                 "delete from habit_look where program_id = :programId and student_id = :studentId",
                 "delete from measurement where program_id = :programId and student_id = :studentId")) {

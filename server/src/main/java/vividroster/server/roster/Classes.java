@@ -83,6 +83,17 @@ public class Classes {
         return wanted;
     }
 
+    /** Puts down how many are wanted as they are; for data that was checked where it was made. */
+    @Transactional
+    public void loadWanted(UUID programId, UUID classId, Map<InstrumentCode, Integer> students) {
+        classes.putWanted(
+                programId,
+                classId,
+                students.entrySet().stream()
+                        .map(one -> new Wanted(classId, one.getKey(), "", one.getValue()))
+                        .toList());
+    }
+
     private record Place(InstrumentCode instrument, String division) {}
 
     private static void add(Map<UUID, Map<Place, SectionOfClass>> sections, UUID classId, SectionOfClass added) {
