@@ -20,7 +20,7 @@ export function CatchUpTrack({ track }: { track: Track }) {
           role="region"
           aria-label={`Weeks, ${track.instrumentName}`}
         >
-          <ol className="flex gap-0">
+          <ol className="flex gap-0 print:flex-wrap">
             {track.weeks.map((week) => (
               <li
                 key={week.dueOn}

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import clsx from "clsx";
-import { X } from "lucide-react";
+import { Printer, X } from "lucide-react";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { at } from "../../api/at";
@@ -15,6 +15,7 @@ import { Button, Empty, Failed, Heading, IconButton, Skeleton } from "../../ui/p
 import { useToast } from "../../ui/toasts";
 import { RosterTabs } from "../roster/RosterTabs";
 import { CatchUpTrack } from "./CatchUpTrack";
+import { PrintedSwitches } from "./PrintedSwitches";
 import { SwitchMeaning } from "./SwitchMeaning";
 import { found, requestOf, rowKey, rowOf, type SwitchRow } from "./switchRows";
 import { switchesQuery } from "./switches.queries";
@@ -77,9 +78,15 @@ function SwitchSheet({ students, today, first }: Props) {
   return (
     <>
       <Heading title="Switch instrument" words="Nothing that was passed is lost.">
+        {views.some((one) => !one.refused) && (
+          <Button small onClick={() => window.print()}>
+            <Printer size={15} aria-hidden /> Print a page each
+          </Button>
+        )}
         <RosterTabs />
       </Heading>
-      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,24rem)_minmax(0,1fr)]">
+      <PrintedSwitches views={views} tracks={tracks} from={from} />
+      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,24rem)_minmax(0,1fr)] print:hidden">
         <form
           aria-label="Who switches"
           className="grid content-start gap-3"
@@ -181,7 +188,7 @@ function SwitchSheet({ students, today, first }: Props) {
         </div>
       </div>
       {tracks.length > 0 && (
-        <div className="mt-5 grid min-w-0 gap-3 *:min-w-0">
+        <div className="mt-5 grid min-w-0 gap-3 *:min-w-0 print:hidden">
           <h2 className="border-base-content border-t-[1.5px] pt-2 text-[1.35rem]">Catch-up track</h2>
           {tracks.map((track) => (
             <CatchUpTrack key={`${track.classId} ${track.instrument}`} track={track} />

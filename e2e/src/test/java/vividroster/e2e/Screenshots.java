@@ -102,6 +102,7 @@ public final class Screenshots {
             shots.shoot("test");
             shots.take("board", "/roster" + trumpets);
             shots.take("belts", "/roster/belts" + trumpets);
+            shots.take("attention", "/roster/attention" + winds);
             shots.take("folder", "/roster/students/" + student + trumpets);
             shots.take("results", "/hear/" + milestone(director, "PLAYING_TEST", "Test 3") + "/results" + trumpets);
             shots.take("grades", "/roster/grades" + winds);
@@ -110,7 +111,6 @@ public final class Screenshots {
                     .nth(1)
                     .click();
             shots.shoot("grades");
-            shots.take("written", "/library/written/" + milestone(director, "WRITTEN_CHECK", "Sheet 1") + trumpets);
         }
         try (Seat seat = Browsing.open(server, Screen.TABLET)) {
             Browsing.signInToDemo(server, seat.page());

@@ -74,6 +74,7 @@ public class DemoLoader {
     private final Decisions decisions;
     private final DemoBelts belts;
     private final Classes wantedInClasses;
+    private final DemoPlacing placing;
     private final InstrumentCatalog catalog;
 
     DemoLoader(
@@ -95,7 +96,9 @@ public class DemoLoader {
             Decisions decisions,
             DemoBelts belts,
             Classes wantedInClasses,
+            DemoPlacing placing,
             InstrumentCatalog catalog) {
+        this.placing = placing;
         this.wantedInClasses = wantedInClasses;
         this.belts = belts;
         this.decisions = decisions;
@@ -189,6 +192,7 @@ public class DemoLoader {
         hearing.load(programId, history);
         habits.load(programId, people.getFirst(), history, byId, milestones.values(), year, today);
         belts.load(programId, people.getFirst(), today);
+        placing.load(programId, people.getFirst(), names);
         DemoFiles.rows("wanted").stream()
                 .collect(Collectors.groupingBy(row -> row.get("class")))
                 .forEach((name, rows) -> wantedInClasses.loadWanted(

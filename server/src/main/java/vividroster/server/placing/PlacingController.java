@@ -231,7 +231,7 @@ class PlacingController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "takeBackTrial", summary = "A trial was not as it was put down")
     void takeBack(@AuthenticationPrincipal SignedIn person, @PathVariable UUID studentId, @PathVariable UUID trialId) {
-        placings.takeBack(person.programId(), trialId);
+        placings.takeBack(person.programId(), studentId, trialId);
     }
 
     record PlacingDecisionRequest(

@@ -86,9 +86,13 @@ class PlacingQueries {
         return seen;
     }
 
-    boolean deleteTrial(UUID programId, UUID id) {
-        return jdbc.sql("delete from placing_trial where program_id = :programId and id = :id")
+    boolean deleteTrial(UUID programId, UUID studentId, UUID id) {
+        return jdbc.sql("""
+                        delete from placing_trial
+                        where program_id = :programId and student_id = :studentId and id = :id
+                        """)
                         .param("programId", programId)
+                        .param("studentId", studentId)
                         .param("id", id)
                         .update()
                 == 1;

@@ -1,5 +1,6 @@
 package vividroster.server.placing;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,7 @@ import vividroster.core.placing.TwoWays;
 import vividroster.server.office.Office;
 import vividroster.server.placing.PlacingQueries.Decided;
 import vividroster.server.platform.ClientWrites;
+import vividroster.server.platform.Ids;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.Classes;
@@ -21,7 +23,7 @@ import vividroster.server.roster.Rosters;
 
 /** Trying instruments, and ways of playing one, with a student; what is decided is decided by people. */
 @Service
-class Placings {
+public class Placings {
 
     private final PlacingQueries queries;
     private final Rosters rosters;
@@ -95,8 +97,8 @@ class Placings {
     }
 
     @Transactional
-    void takeBack(UUID programId, UUID trialId) {
-        if (!queries.deleteTrial(programId, trialId)) {
+    void takeBack(UUID programId, UUID studentId, UUID trialId) {
+        if (!queries.deleteTrial(programId, studentId, trialId)) {
             throw Problem.notFound("This trial was taken back already.");
         }
     }
@@ -140,6 +142,20 @@ class Placings {
                 compared.better())) {
             queries.insert(person.programId(), compared, person.accountId());
         }
+    }
+
+    /** Puts down a trial as it is; for data that was checked where it was made. */
+    @Transactional
+    public void load(UUID programId, UUID accountId, Trial trial) {
+        queries.insert(programId, trial, accountId);
+    }
+
+    /** Puts down what was decided as it is; for data that was checked where it was made. */
+    @Transactional
+    public void load(
+            UUID programId, UUID accountId, UUID studentId, InstrumentCode instrument, String why, LocalDate on) {
+        UUID id = Ids.next();
+        queries.insert(programId, id, studentId, new Decided(id, instrument, why, on, ""), accountId);
     }
 
     private void known(UUID programId, UUID studentId, InstrumentCode instrument) {
