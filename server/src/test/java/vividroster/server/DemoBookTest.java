@@ -384,7 +384,8 @@ class DemoBookTest {
             }
         }
         assertThat(slots)
-                .hasSize(14)
+                .as("seven of the winds and of the strings, six of percussion")
+                .hasSize(20)
                 .allSatisfy((belt, of) -> assertThat(of).as(belt).hasSizeBetween(3, 8));
     }
 }

@@ -40,6 +40,8 @@ class ProgramWallTest {
         known.put("studentId", theirs.id("Ana Reed").toString());
         known.put("milestoneId", theirs.id("line").toString());
         known.put("classId", theirs.id("Winds").toString());
+        known.put("ensembleId", theirs.id("Winds").toString());
+        known.put("ladderId", ladder());
         known.put("attemptId", attempt.get("id").toString());
         known.put("partnerCheckId", partnerCheck());
         known.put("demonstrationId", demonstration());
@@ -98,6 +100,10 @@ class ProgramWallTest {
         assertThat(feed).as("the address itself is the secret").hasSizeGreaterThan(50);
         assertThat(read).isGreaterThan(50);
         assertThat(leaks).isEmpty();
+    }
+
+    private String ladder() {
+        return theirs.director().get("/api/ladders").json().get(0).path("id").asString();
     }
 
     private String lineWithNotes() {
@@ -175,6 +181,35 @@ class ProgramWallTest {
         assertThat(spy.post("/api/checks/" + theirs.id("check") + "/retire", Map.of())
                         .status())
                 .isEqualTo(404);
+        assertThat(spy.post("/api/ladders/" + ladder() + "/retire", Map.of()).status())
+                .isEqualTo(404);
+        assertThat(spy.put(
+                                "/api/ensembles/" + theirs.id("Jazz") + "/gate",
+                                Map.of("kind", "LAST_BELT", "rank", 0, "milestoneIds", List.of()))
+                        .status())
+                .isEqualTo(404);
+        assertThat(spy.post(
+                                "/api/students/" + theirs.id("Ana Reed") + "/placing/decisions",
+                                Map.of("id", Ids.next(), "instrument", "horn"))
+                        .status())
+                .isEqualTo(404);
+        assertThat(spy.post(
+                                "/api/belts/hand-overs",
+                                Map.of(
+                                        "handedOn",
+                                        School.TODAY.toString(),
+                                        "belts",
+                                        List.of(Map.of(
+                                                "id",
+                                                Ids.next(),
+                                                "studentId",
+                                                theirs.id("Ana Reed"),
+                                                "beltId",
+                                                theirs.id("belt"),
+                                                "instrument",
+                                                "flute"))))
+                        .status())
+                .isIn(404, 422);
         String notes = "/api/lines/" + lineWithNotes() + "/notes";
         assertThat(spy.post(notes, Map.of("abc", NOTES.replace(TUNE, "Mischief")))
                         .status())
