@@ -100,7 +100,7 @@ function look(item: PlanItem, acts: Props) {
     className: clsx(
       "touch-pan-y",
       acts.selected.includes(item.id) && "outline-[3px] outline-offset-1 outline-[var(--now)]",
-      change === "gone" && "border-dashed! opacity-45",
+      change === "gone" && "border-dashed! bg-transparent! text-base-content! line-through",
       change === "here" && "border-primary! text-primary border-[2.5px]!",
     ),
   };

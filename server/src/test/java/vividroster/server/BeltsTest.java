@@ -97,6 +97,14 @@ class BeltsTest {
                 .isEqualTo(school.id("belt").toString());
         assertThat(after.path("due")).isEmpty();
 
+        JsonNode dayBefore = director.get(
+                        "/api/belts?classId=" + school.id("Winds") + "&on=" + School.TODAY.minusDays(1))
+                .json();
+        assertThat(dayBefore.path("rows").findValues("wornBelt"))
+                .as("looked back at")
+                .isEmpty();
+        assertThat(dayBefore.path("rows").findValues("handOverId")).isEmpty();
+
         String path = "/api/belts/hand-overs/" + ana.get("id");
         assertThat(director.delete(path).status()).isEqualTo(204);
         assertThat(director.delete(path).status()).isEqualTo(404);

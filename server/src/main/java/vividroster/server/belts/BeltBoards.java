@@ -106,7 +106,12 @@ public class BeltBoards {
         Map<UUID, List<HandOver>> handed =
                 handed(programId, seated.stream().map(row -> row.student().id()).toList());
         List<Row> rows = seated.stream()
-                .map(one -> row(one, sheet, handed.getOrDefault(one.student().id(), List.of())))
+                .map(one -> row(
+                        one,
+                        sheet,
+                        handed.getOrDefault(one.student().id(), List.of()).stream()
+                                .filter(belt -> !belt.handedOn().isAfter(on))
+                                .toList()))
                 .toList();
         return new BeltBoard(on, rows, sheet, library.beltLooks(programId), oneHearing(programId, rows, sheet));
     }
