@@ -56,7 +56,7 @@ public final class Screenshots {
             Browsing.signInToDemo(server, seat.page());
             Screenshots shots = new Screenshots(seat.page());
             shots.take("podium", "/podium" + winds);
-            seat.page().locator("article table").waitFor();
+            seat.page().locator("article").first().waitFor();
             shots.shoot("podium");
             shots.take("season", "/season" + winds);
             shots.take("proposal", "/season/proposal" + winds);
