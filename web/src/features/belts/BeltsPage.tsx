@@ -126,7 +126,7 @@ function LadderRow({ ladder }: { ladder: Belt[] }) {
     <ol aria-label={`${ladder[0]!.ladder} ladder`} className="mb-2 flex flex-wrap gap-x-2 gap-y-2">
       {ladder.map((belt) => (
         <li key={belt.id}>
-          <BeltStrip belt={belt} width={92} />
+          <BeltStrip belt={belt} width={84} />
           <span className="small mt-0.5 block">{belt.name}</span>
         </li>
       ))}

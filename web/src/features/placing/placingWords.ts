@@ -4,7 +4,7 @@ export type Aspect = keyof Trial["seen"];
 
 /** What is looked at, and what its least and its most mean. */
 export const aspects: readonly { aspect: Aspect; name: string; least: string; most: string }[] = [
-  { aspect: "sound", name: "Sound", least: "none or strained", most: "clear and steady" },
+  { aspect: "sound", name: "Sound", least: "strained", most: "clear and steady" },
   { aspect: "response", name: "Response", least: "hardly speaks", most: "at once" },
   { aspect: "comfort", name: "Comfort", least: "hurts or tires", most: "at ease" },
   { aspect: "reach", name: "Reach", least: "out of reach", most: "all in reach" },
