@@ -15,7 +15,7 @@ export function SwitchMeaning({ view }: { view: SwitchView }) {
   return (
     <div className="grid content-start gap-4">
       <HandStrip view={view} />
-      <dl className="grid gap-x-8 gap-y-2 lg:grid-cols-2">
+      <dl className="grid gap-x-8 gap-y-2 lg:grid-cols-2 print:grid-cols-2">
         <Kind title="Comes along" of={view.counts}>
           nothing instrument-free was passed yet
         </Kind>
@@ -40,7 +40,7 @@ export function SwitchMeaning({ view }: { view: SwitchView }) {
         {view.opensAnew.length === 0 ? (
           <p className="soft">Nothing: what this section was set is passed.</p>
         ) : (
-          <ul className="lg:columns-2">
+          <ul className="lg:columns-2 print:columns-3">
             {view.opensAnew.map((one) => (
               <li
                 key={one.milestoneId}

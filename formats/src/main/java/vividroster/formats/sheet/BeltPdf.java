@@ -33,7 +33,7 @@ public final class BeltPdf {
             """;
     private static final String CERTIFICATES = """
             @page { size: A5 landscape; margin: 12mm; }
-            .one { text-align: center; height: 104mm; border: 1.5pt solid #20242c; padding: 8mm 10mm 0 10mm; }
+            .one { text-align: center; height: 104mm; margin-right: 1mm; border: 1.5pt solid #20242c; padding: 8mm 10mm 0 10mm; }
             .apart { page-break-after: always; }
             .school { font-size: 12pt; margin: 0 0 7mm 0; }
             h1 { font-size: 24pt; margin: 0 0 2mm 0; }
