@@ -57,12 +57,13 @@ class PlacingTest {
         last.put("armCm", 49.5);
         kept(last);
         kept(last);
-        kept(trial("clarinet", "ALONE", 12, Map.of("sound", 4, "comfort", 3)));
+        kept(trial("euphonium", "ALONE", 12, Map.of("sound", 4, "comfort", 3)));
         JsonNode placing = placing();
         assertThat(placing.path("trials")).hasSize(4);
         assertThat(placing.path("trials").get(2).path("armCm").asDouble()).isEqualTo(49.5);
         assertThat(placing.path("trials").get(0).path("note").asString()).isEqualTo("buzzes on the mouthpiece");
         assertThat(placing.path("options")).hasSize(2);
+        assertThat(placing.path("options").get(1).path("remarks").toString()).contains("About 4.5 kg: strap");
         JsonNode trumpet = placing.path("options").get(0);
         assertThat(trumpet.path("trials").asInt()).isEqualTo(3);
         assertThat(trumpet.path("seen").get(0).path("first").asInt()).isEqualTo(1);

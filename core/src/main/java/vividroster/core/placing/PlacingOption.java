@@ -54,8 +54,29 @@ public record PlacingOption(
             "bass-clarinet", 56.0,
             "double-bass", 58.0);
 
+    /**
+     * What is carried while playing, in kilograms: from these on strap, harness, stand or chair carry it; typical, ours to be
+     * tuned. How heavy a student is is not asked: support depends on the instrument and on what the body says.
+     */
+    private static final Map<String, Double> CARRIED_KG = Map.of(
+            "alto-saxophone", 2.5,
+            "tenor-saxophone", 3.5,
+            "baritone-saxophone", 6.0,
+            "bassoon", 3.5,
+            "bass-clarinet", 3.5,
+            "horn", 2.5,
+            "baritone", 3.0,
+            "baritone-treble", 3.0,
+            "euphonium", 4.5,
+            "tuba", 9.0);
+
     /** @param first and last, in the order of the trials in which it was looked at */
     public record Seen(int first, int last) {}
+
+    /** What is carried while playing, in kilograms; empty where hands carry it well. */
+    public static Optional<Double> carriedKg(InstrumentCode instrument) {
+        return Optional.ofNullable(CARRIED_KG.get(instrument.value()));
+    }
 
     /** What is to be kept in mind. */
     public enum Remark {
@@ -71,6 +92,8 @@ public record PlacingOption(
         SHORT_ARMS,
         SECTION_FULL,
         SECTION_SHORT,
+        /** Heavy enough to be carried by strap, harness, stand or chair from the first day. */
+        NEEDS_SUPPORT,
         /** The student wants it very much. */
         WISHED,
         /** Something hurt, or was uncomfortable at last: look before it is tried again. */
@@ -162,6 +185,9 @@ public record PlacingOption(
                 .orElse(false);
         if (shortArms || atMost(seen, Aspect.REACH, STRAINED)) {
             remarks.add(Remark.SHORT_ARMS);
+        }
+        if (CARRIED_KG.containsKey(instrument.value())) {
+            remarks.add(Remark.NEEDS_SUPPORT);
         }
         if (atMost(seen, Aspect.COMFORT, 1)) {
             remarks.add(Remark.UNCOMFORTABLE);

@@ -104,6 +104,15 @@ class PlacingTest {
         assertThatThrownBy(() -> trial(0, TRUMPET, Mouthpiece.OWN, 5)).isInstanceOf(IllegalArgumentException.class);
     }
 
+    @Test
+    void aHeavyInstrumentIsCarriedFromTheFirstDay() {
+        assertThat(remarks(trial(0, EUPHONIUM, Mouthpiece.OWN, 4)))
+                .containsExactly(Remark.NOT_A_FAIR_TRIAL, Remark.NEEDS_SUPPORT);
+        assertThat(remarks(trial(0, TRUMPET, Mouthpiece.OWN, 4))).doesNotContain(Remark.NEEDS_SUPPORT);
+        assertThat(PlacingOption.carriedKg(EUPHONIUM)).contains(4.5);
+        assertThat(PlacingOption.carriedKg(TRUMPET)).isEmpty();
+    }
+
     private static TwoWays ways(int day, String one, String other, Better better) {
         return new TwoWays(
                 new UUID(7, day), STUDENT, TRUMPET, "Syllable", one, other, true, better, FIRST.plusDays(day));

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -148,8 +149,7 @@ class BeltController {
     @GetMapping(path = "/belts/wall-board.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     @Operation(operationId = "wallBoardPdf", summary = "Who wears which belt, for the wall, as a PDF")
     ResponseEntity<byte[]> wallBoard(@AuthenticationPrincipal SignedIn person, @ParameterObject ScopeRequest scope) {
-        BeltBoard board = look(person, scope, null);
-        return pdf(person, scope, "wall-board-" + board.on(), pages.wallBoard(person.programId(), board));
+        return pdf(person, scope, "wall-board", board -> pages.wallBoard(person.programId(), board));
     }
 
     @GetMapping(path = "/belts/labels.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
@@ -160,12 +160,11 @@ class BeltController {
             @AuthenticationPrincipal SignedIn person,
             @ParameterObject ScopeRequest scope,
             @RequestParam(required = false) LocalDate handedOn) {
-        BeltBoard board = look(person, scope, null);
         return pdf(
                 person,
                 scope,
-                "belt-labels-" + board.on(),
-                pages.labels(person.programId(), board, Optional.ofNullable(handedOn)));
+                "belt-labels",
+                board -> pages.labels(person.programId(), board, Optional.ofNullable(handedOn)));
     }
 
     @GetMapping(path = "/belts/certificates.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
@@ -176,21 +175,24 @@ class BeltController {
             @AuthenticationPrincipal SignedIn person,
             @ParameterObject ScopeRequest scope,
             @RequestParam(required = false) LocalDate handedOn) {
-        BeltBoard board = look(person, scope, null);
         return pdf(
                 person,
                 scope,
-                "belt-certificates-" + board.on(),
-                pages.certificates(person.programId(), board, Optional.ofNullable(handedOn)));
+                "belt-certificates",
+                board -> pages.certificates(person.programId(), board, Optional.ofNullable(handedOn)));
     }
 
-    private ResponseEntity<byte[]> pdf(SignedIn person, ScopeRequest scope, String fileName, byte[] pdf) {
+    /** @param name of the file, before the day */
+    private ResponseEntity<byte[]> pdf(
+            SignedIn person, ScopeRequest scope, String name, Function<BeltBoard, byte[]> paper) {
+        BeltBoard board = look(person, scope, null);
+        byte[] pdf = paper.apply(board);
         audit.note(person, Audit.What.EXPORTED, Optional.ofNullable(scope.classId()));
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()
-                                .filename(fileName + ".pdf")
+                                .filename(name + "-" + board.on() + ".pdf")
                                 .build()
                                 .toString())
                 .contentType(MediaType.APPLICATION_PDF)

@@ -1,6 +1,8 @@
 package vividroster.server.placing;
 
+import java.math.BigDecimal;
 import vividroster.core.instrument.Instrument;
+import vividroster.core.placing.PlacingOption;
 import vividroster.core.placing.PlacingOption.Remark;
 
 /** What is to be kept in mind of an option, in a sentence. */
@@ -21,6 +23,13 @@ final class PlacingWording {
                 instrument.code().value().equals("trumpet")
                         ? "Arms are short for it: a cornet brings the weight nearer, or an adapted grip."
                         : "Arms are short for it, or it was hard to reach: a smaller size, a stand or an adapted grip.";
+            case NEEDS_SUPPORT ->
+                "About "
+                        + BigDecimal.valueOf(PlacingOption.carriedKg(instrument.code())
+                                        .orElseThrow())
+                                .stripTrailingZeros()
+                                .toPlainString()
+                        + " kg: strap, harness, stand or chair carry it from the first day, not the hands.";
             case SECTION_FULL -> "The section has as many as are wanted.";
             case SECTION_SHORT -> "The section is short of players.";
             case WISHED -> "The student wants it very much.";
