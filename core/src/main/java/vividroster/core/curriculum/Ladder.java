@@ -1,7 +1,6 @@
 package vividroster.core.curriculum;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -34,18 +33,6 @@ public record Ladder(String name, List<Belt> belts, List<Earlier> earlier) {
 
     private static List<Belt> inOrder(List<Belt> belts) {
         return belts.stream().sorted(Comparator.comparingInt(Belt::rank)).toList();
-    }
-
-    /** Ladders that were never edited, of belts as they are now; by name. */
-    public static List<Ladder> of(List<Belt> belts) {
-        Map<String, List<Belt>> byLadder = new LinkedHashMap<>();
-        belts.stream()
-                .sorted(Comparator.comparing(Belt::ladder))
-                .forEach(belt -> byLadder.computeIfAbsent(belt.ladder(), name -> new ArrayList<>())
-                        .add(belt));
-        return byLadder.entrySet().stream()
-                .map(one -> new Ladder(one.getKey(), one.getValue(), List.of()))
-                .toList();
     }
 
     /** Every belt it has or had; one that is still there as it is now. The present ones come first. */

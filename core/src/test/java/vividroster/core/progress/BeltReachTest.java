@@ -42,7 +42,7 @@ class BeltReachTest {
                     new Standing(State.PASSED, 1, false, false, Optional.empty(), Optional.empty(), 0));
         }
         return BeltReach.of(
-                        Ladder.of(BELTS),
+                        List.of(new Ladder("winds", BELTS, List.of())),
                         FLUTE,
                         standings,
                         Set.copyOf(set.stream().map(BeltReachTest::milestone).toList()),

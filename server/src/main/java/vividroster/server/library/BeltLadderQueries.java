@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -16,7 +17,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import tools.jackson.databind.json.JsonMapper;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.BeltLook;
 import vividroster.core.curriculum.BeltRule;
@@ -38,11 +38,12 @@ class BeltLadderQueries {
 
     private final JdbcClient jdbc;
     private final InstrumentCatalog catalog;
-    private final JsonMapper json = JsonMapper.builder().build();
+    private final EarlierVersions versions;
 
     BeltLadderQueries(JdbcClient jdbc, InstrumentCatalog catalog) {
         this.jdbc = jdbc;
         this.catalog = catalog;
+        this.versions = new EarlierVersions(catalog);
     }
 
     private record Row(
@@ -63,24 +64,6 @@ class BeltLadderQueries {
             String whom,
             UUID milestoneId,
             List<InstrumentCode> onlyFor) {}
-
-    /** A belt as it was asked once, with what it asked of each instrument. */
-    private record EarlierBelt(
-            UUID id,
-            int rank,
-            String name,
-            String color,
-            String weave,
-            int knots,
-            String rule,
-            int ruleSlots,
-            List<EarlierSlot> slots) {}
-
-    private record EarlierSlot(int ordinal, String name, boolean must, List<EarlierFilling> fillings) {}
-
-    private record EarlierFilling(UUID milestone, List<String> instruments) {}
-
-    private record EarlierVersion(String until, List<EarlierBelt> belts) {}
 
     /** All ladders by name, retired ones too, their slots filled for the instruments asked for. */
     List<KeptLadder> find(UUID programId, Collection<InstrumentCode> instruments) {
@@ -140,7 +123,7 @@ class BeltLadderQueries {
                 row.getInt("rank"),
                 row.getString("title"),
                 belt ? new BeltLook(row.getString("color"), row.getString("weave"), row.getInt("knots")) : null,
-                belt ? rule(row.getString("rule"), row.getInt("rule_slots")) : null,
+                belt ? RuleCodes.rule(row.getString("rule"), row.getInt("rule_slots")) : null,
                 row.getInt("ordinal"),
                 row.getString("slot"),
                 row.getBoolean("must"),
@@ -153,17 +136,14 @@ class BeltLadderQueries {
         Row first = rows.getFirst();
         Map<UUID, BeltLook> looks = new HashMap<>();
         List<Ladder.Earlier> earlier = new ArrayList<>();
-        rows.stream().map(Row::earlier).filter(text -> text != null).forEach(text -> {
-            for (EarlierVersion version : json.readValue(text, EarlierVersion[].class)) {
-                version.belts()
-                        .forEach(belt -> looks.put(belt.id(), new BeltLook(belt.color(), belt.weave(), belt.knots())));
-                earlier.add(new Ladder.Earlier(
-                        LocalDate.parse(version.until()),
-                        version.belts().stream()
-                                .map(belt -> earlierBelt(first.ladder(), belt))
-                                .toList()));
-            }
-        });
+        rows.stream()
+                .map(Row::earlier)
+                .filter(Objects::nonNull)
+                .flatMap(text -> versions.read(first.ladder(), text).stream())
+                .forEach(version -> {
+                    looks.putAll(version.looks());
+                    earlier.add(version.asked());
+                });
         Map<UUID, List<Row>> byBelt = rows.stream()
                 .filter(row -> row.beltId() != null)
                 .collect(Collectors.groupingBy(Row::beltId, LinkedHashMap::new, Collectors.toList()));
@@ -211,51 +191,6 @@ class BeltLadderQueries {
         return rows.stream()
                 .map(row -> new ForWhom.Filling(ForWhom.of(row.whom(), catalog).orElseThrow(), row.milestoneId()))
                 .toList();
-    }
-
-    private static Belt earlierBelt(String ladder, EarlierBelt belt) {
-        return new Belt(
-                belt.id(),
-                ladder,
-                belt.rank(),
-                belt.name(),
-                belt.slots().stream()
-                        .map(slot -> {
-                            Map<InstrumentCode, UUID> fillings = new HashMap<>();
-                            slot.fillings()
-                                    .forEach(filling -> filling.instruments()
-                                            .forEach(code ->
-                                                    fillings.put(new InstrumentCode(code), filling.milestone())));
-                            return new BeltSlot(slot.ordinal(), slot.name(), fillings, Map.of(), slot.must());
-                        })
-                        .toList(),
-                rule(belt.rule(), belt.ruleSlots()),
-                Set.of());
-    }
-
-    private static BeltRule rule(String name, int slots) {
-        return switch (name) {
-            case "EVERY_SLOT" -> BeltRule.EVERY_SLOT;
-            case "AT_LEAST" -> new BeltRule.AtLeast(slots);
-            case "MUSTS_AND_FREE" -> new BeltRule.MustsAndFree(slots);
-            default -> throw new IllegalStateException("unknown belt rule " + name);
-        };
-    }
-
-    private static String ruleName(BeltRule rule) {
-        return switch (rule) {
-            case BeltRule.EverySlot every -> "EVERY_SLOT";
-            case BeltRule.AtLeast some -> "AT_LEAST";
-            case BeltRule.MustsAndFree free -> "MUSTS_AND_FREE";
-        };
-    }
-
-    private static int ruleSlots(BeltRule rule) {
-        return switch (rule) {
-            case BeltRule.EverySlot every -> 0;
-            case BeltRule.AtLeast some -> some.slots();
-            case BeltRule.MustsAndFree free -> free.free();
-        };
     }
 
     /** A ladder as it is written, for editing: fillings by everybody, family and instrument. */
@@ -355,41 +290,8 @@ class BeltLadderQueries {
                 .param("ladderId", before.id())
                 .param("version", before.version())
                 .param("until", until)
-                .param(
-                        "belts",
-                        json.writeValueAsString(before.ladder().belts().stream()
-                                .map(belt -> earlier(belt, before.looks().get(belt.id())))
-                                .toList()))
+                .param("belts", versions.write(before))
                 .update();
-    }
-
-    private EarlierBelt earlier(Belt belt, BeltLook look) {
-        return new EarlierBelt(
-                belt.id(),
-                belt.rank(),
-                belt.name(),
-                look.color(),
-                look.weave(),
-                look.knots(),
-                ruleName(belt.rule()),
-                ruleSlots(belt.rule()),
-                belt.slots().stream().map(slot -> earlier(belt, slot)).toList());
-    }
-
-    private EarlierSlot earlier(Belt belt, BeltSlot slot) {
-        Map<UUID, List<String>> whom = new LinkedHashMap<>();
-        for (Instrument instrument : catalog.inScoreOrder()) {
-            belt.filling(slot, instrument.code())
-                    .ifPresent(id -> whom.computeIfAbsent(id, one -> new ArrayList<>())
-                            .add(instrument.code().value()));
-        }
-        return new EarlierSlot(
-                slot.ordinal(),
-                slot.name(),
-                slot.must(),
-                whom.entrySet().stream()
-                        .map(one -> new EarlierFilling(one.getKey(), one.getValue()))
-                        .toList());
     }
 
     void deleteBelts(UUID programId, String ladder) {
@@ -422,8 +324,8 @@ class BeltLadderQueries {
                 .param("color", look.color())
                 .param("weave", look.weave())
                 .param("knots", look.knots())
-                .param("rule", ruleName(belt.rule()))
-                .param("ruleSlots", ruleSlots(belt.rule()))
+                .param("rule", RuleCodes.name(belt.rule()))
+                .param("ruleSlots", RuleCodes.slots(belt.rule()))
                 .update();
         for (int at = 0; at < fillings.size(); at++) {
             insertSlot(programId, belt.id(), belt.slots().get(at), fillings.get(at));
