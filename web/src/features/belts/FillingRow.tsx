@@ -4,6 +4,7 @@ import type { FillingForm } from "../../api/types";
 import { instrumentsQuery } from "../../app/queries";
 import { looks } from "../../ui/looks";
 import { FAMILIES, type fillings } from "./ladderForm";
+import { MilestoneOptions } from "./MilestoneOptions";
 
 interface Props {
   filling: FillingForm;
@@ -48,15 +49,7 @@ export function FillingRow({ filling, place, groups, onChange, onRemove }: Props
         onChange={(event) => onChange({ ...filling, milestoneId: event.target.value || undefined })}
       >
         <option value={OWN_PIECE}>free choice: the student brings it</option>
-        {groups.map(([kind, entries]) => (
-          <optgroup key={kind} label={kind}>
-            {entries.map(([id, title]) => (
-              <option key={id} value={id}>
-                {title}
-              </option>
-            ))}
-          </optgroup>
-        ))}
+        <MilestoneOptions groups={groups} />
       </select>
       {onRemove ? (
         <button

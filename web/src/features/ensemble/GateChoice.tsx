@@ -8,6 +8,7 @@ import { Field, SelectField } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 import { useToast } from "../../ui/toasts";
 import { fillings } from "../belts/ladderForm";
+import { MilestoneOptions } from "../belts/MilestoneOptions";
 
 const kinds: Record<Gate["kind"], string> = {
   LAST_BELT: "the last belt of the ladder",
@@ -83,16 +84,7 @@ export function GateChoice({ ensembleId, gate }: { ensembleId: string; gate: Gat
             }
           >
             <option value="">choose</option>
-            {library.data &&
-              fillings(library.data).map(([kind, entries]) => (
-                <optgroup key={kind} label={kind}>
-                  {entries.map(([id, title]) => (
-                    <option key={id} value={id}>
-                      {title}
-                    </option>
-                  ))}
-                </optgroup>
-              ))}
+            {library.data && <MilestoneOptions groups={fillings(library.data)} />}
           </SelectField>
           <ul className="mt-1.5 flex flex-wrap gap-1.5">
             {draft.milestoneIds.map((id) => (

@@ -6,7 +6,8 @@ import { at } from "../../api/at";
 import { post, remove } from "../../api/http";
 import type { Placing, PlacingOption, Trial } from "../../api/types";
 import { shortDay } from "../../app/days";
-import { instrumentsQuery, studentsQuery } from "../../app/queries";
+import { InstrumentSelect } from "../../app/InstrumentSelect";
+import { studentsQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Field, SelectField } from "../../ui/Field";
 import { looks } from "../../ui/looks";
@@ -151,20 +152,6 @@ function Trials({ studentId, trials }: { studentId: string; trials: readonly Tri
   );
 }
 
-function Instruments({ value, onChange }: { value: string; onChange: (code: string) => void }) {
-  const instruments = useQuery(instrumentsQuery);
-  return (
-    <SelectField label="Instrument" small value={value} onChange={(event) => onChange(event.target.value)}>
-      <option value="">choose</option>
-      {instruments.data?.map((one) => (
-        <option key={one.code} value={one.code}>
-          {one.name}
-        </option>
-      ))}
-    </SelectField>
-  );
-}
-
 function TrialForm({ studentId }: { studentId: string }) {
   const [instrument, setInstrument] = useState("");
   const [mouthpiece, setMouthpiece] = useState<Trial["mouthpiece"]>("ALONE");
@@ -204,7 +191,7 @@ function TrialForm({ studentId }: { studentId: string }) {
         A trial
       </h2>
       <div className="grid gap-3 sm:grid-cols-2">
-        <Instruments value={instrument} onChange={setInstrument} />
+        <InstrumentSelect label="Instrument" value={instrument} onChange={setInstrument} />
         <SelectField
           label="Tried"
           small
@@ -337,7 +324,7 @@ function Decide({ studentId, placing }: { studentId: string; placing: Placing })
         }}
       >
         <div className="w-48">
-          <Instruments value={instrument} onChange={setInstrument} />
+          <InstrumentSelect label="Instrument" value={instrument} onChange={setInstrument} />
         </div>
         <div className="min-w-40 grow">
           <Field

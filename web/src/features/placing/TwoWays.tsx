@@ -1,12 +1,12 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { v7 as newId } from "uuid";
 import { at } from "../../api/at";
 import { post } from "../../api/http";
 import type { Placing } from "../../api/types";
 import { shortDay } from "../../app/days";
-import { instrumentsQuery } from "../../app/queries";
-import { Field, SelectField, Tick } from "../../ui/Field";
+import { InstrumentSelect } from "../../app/InstrumentSelect";
+import { Field, Tick } from "../../ui/Field";
 import { Button } from "../../ui/parts";
 
 interface Props {
@@ -18,7 +18,6 @@ type Heard = "FIRST" | "SECOND" | "NO_DIFFERENCE";
 
 /** Two placements, syllables or hands tried in turn; the better one is tapped, without knowing which it is if wanted. */
 export function TwoWays({ studentId, compared }: Props) {
-  const instruments = useQuery(instrumentsQuery);
   const client = useQueryClient();
   const [id, setId] = useState(() => newId());
   const [instrument, setInstrument] = useState("");
@@ -59,19 +58,7 @@ export function TwoWays({ studentId, compared }: Props) {
     <section aria-label="Two ways against each other" className="grid gap-3">
       <h2 className="text-[1.2rem]">Two ways against each other</h2>
       <div className="grid gap-3 sm:grid-cols-2">
-        <SelectField
-          label="On"
-          small
-          value={instrument}
-          onChange={(event) => setInstrument(event.target.value)}
-        >
-          <option value="">choose</option>
-          {instruments.data?.map((one) => (
-            <option key={one.code} value={one.code}>
-              {one.name}
-            </option>
-          ))}
-        </SelectField>
+        <InstrumentSelect label="On" value={instrument} onChange={setInstrument} />
         <Field
           label="Compared"
           small

@@ -1,6 +1,5 @@
 package vividroster.server.season;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -14,10 +13,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import vividroster.core.curriculum.Belt;
 import vividroster.core.curriculum.Milestone;
 import vividroster.core.curriculum.MilestoneKind;
 import vividroster.core.music.InstrumentCode;
@@ -25,7 +22,6 @@ import vividroster.core.plan.Pacing;
 import vividroster.core.plan.PlanClass;
 import vividroster.core.plan.PlanItem;
 import vividroster.core.roster.SectionScope;
-import vividroster.core.season.SchoolYear.Week;
 import vividroster.server.checks.Checks;
 import vividroster.server.checks.Checks.FirstCheck;
 import vividroster.server.hearing.HearingRuns;
@@ -51,6 +47,7 @@ class PlanChoices {
     private final Library library;
     private final Checks checks;
     private final HearingRuns runs;
+    private final BeltChoices belts;
 
     PlanChoices(
             PlanYears plans,
@@ -59,7 +56,9 @@ class PlanChoices {
             PlanYearQueries years,
             Library library,
             Checks checks,
-            HearingRuns runs) {
+            HearingRuns runs,
+            BeltChoices belts) {
+        this.belts = belts;
         this.runs = runs;
         this.plans = plans;
         this.season = season;
@@ -120,10 +119,10 @@ class PlanChoices {
             wanted.put(PlanItem.Kind.PLAYING_TEST, tests(programId, year, wanted));
         }
         if (choice.belts()) {
-            wanted.put(PlanItem.Kind.BELT, belts(programId, instruments));
+            wanted.put(PlanItem.Kind.BELT, belts.of(programId, instruments));
         }
         Map<UUID, Set<InstrumentCode>> reached =
-                withSlots(programId, choice.beltIds(), instruments, wanted, heardAlone);
+                belts.withSlots(programId, choice.beltIds(), instruments, wanted, heardAlone);
         List<KeptItem> made = new ArrayList<>();
         int ordinal = year.items().stream()
                         .flatMap(item -> item.kept().stream())
@@ -157,8 +156,8 @@ class PlanChoices {
                 }
             }
         }
-        choice.piece().ifPresent(piece -> made.addAll(piece(year, choice.classId(), piece, 100_000)));
-        choice.catchUp().ifPresent(catchUp -> made.add(catchUp(year, choice.classId(), catchUp)));
+        choice.piece().ifPresent(piece -> made.addAll(TypedItems.piece(year, choice.classId(), piece)));
+        choice.catchUp().ifPresent(catchUp -> made.add(TypedItems.catchUp(year, choice.classId(), catchUp)));
         if (year.items().size() + made.size() > MOST_ITEMS) {
             throw Problem.input("pages", "A plan holds at most " + MOST_ITEMS + " things.");
         }
@@ -260,59 +259,6 @@ class PlanChoices {
                 .toList();
     }
 
-    private List<UUID> belts(UUID programId, Set<InstrumentCode> instruments) {
-        return library.belts(programId, instruments).stream()
-                .filter(belt -> instruments.stream()
-                        .anyMatch(code -> !belt.milestonesFor(code).isEmpty()))
-                .sorted(Comparator.comparing(Belt::ladder).thenComparingInt(Belt::rank))
-                .map(Belt::id)
-                .toList();
-    }
-
-    /**
-     * Puts belts and what fills their slots among what is wanted; what fills a slot is heard from each alone.
-     *
-     * @return of what was added whom it reaches
-     */
-    private Map<UUID, Set<InstrumentCode>> withSlots(
-            UUID programId,
-            List<UUID> beltIds,
-            Set<InstrumentCode> instruments,
-            Map<PlanItem.Kind, List<UUID>> wanted,
-            Set<UUID> heardAlone) {
-        Map<UUID, Set<InstrumentCode>> reached = new LinkedHashMap<>();
-        List<Belt> belts = library.belts(programId, instruments).stream()
-                .filter(belt -> beltIds.contains(belt.id()))
-                .sorted(Comparator.comparing(Belt::ladder).thenComparingInt(Belt::rank))
-                .toList();
-        if (belts.size() < Set.copyOf(beltIds).size()) {
-            throw Problem.input("beltIds", "One of these belts is not in the library any more; choose again.");
-        }
-        for (Belt belt : belts) {
-            for (InstrumentCode code : instruments) {
-                List<UUID> slots = belt.milestonesFor(code);
-                slots.forEach(id ->
-                        reached.computeIfAbsent(id, one -> new HashSet<>()).add(code));
-                if (!slots.isEmpty()) {
-                    reached.computeIfAbsent(belt.id(), one -> new HashSet<>()).add(code);
-                }
-            }
-        }
-        if (!belts.isEmpty() && reached.isEmpty()) {
-            throw Problem.input("beltIds", "These belts ask nothing of the instruments of this class.");
-        }
-        Set<UUID> before = wanted.values().stream().flatMap(List::stream).collect(Collectors.toSet());
-        reached.keySet().removeAll(before);
-        library.milestones(programId, reached.keySet())
-                .forEach(milestone -> wanted.merge(
-                        PlanItem.Kind.valueOf(milestone.kind().name()),
-                        List.of(milestone.id()),
-                        (there, more) ->
-                                Stream.concat(there.stream(), more.stream()).toList()));
-        heardAlone.addAll(reached.keySet());
-        return reached;
-    }
-
     /** @param own whom it is for, and all of the class where that is everybody in it */
     private static List<KeptItem> passed(
             SeasonYear year,
@@ -356,76 +302,6 @@ class PlanChoices {
 
     static SectionScope section(UUID classId, InstrumentCode code) {
         return new SectionScope.Section(classId, code, Optional.empty());
-    }
-
-    private static List<KeptItem> piece(SeasonYear year, UUID classId, Piece piece, int ordinal) {
-        int due = year.weekOf(piece.dueBy())
-                .orElseThrow(() -> Problem.input("dueBy", "That day is not of this school year."));
-        List<Week> before = year.year().weeks().subList(0, due).stream()
-                .filter(week -> !week.schoolDays().isEmpty())
-                .toList();
-        if (before.size() < piece.parts()) {
-            throw Problem.input("parts", "There are only " + before.size() + " teaching weeks before that day.");
-        }
-        List<KeptItem> parts = new ArrayList<>();
-        for (int part = 1; part <= piece.parts(); part++) {
-            Week from = before.get(before.size() - piece.parts() + part - 1);
-            parts.add(own(
-                    UUID.nameUUIDFromBytes((piece.id() + "/" + part).getBytes(StandardCharsets.UTF_8)),
-                    classId,
-                    PlanItem.Kind.PIECE,
-                    piece.parts() == 1 ? piece.title() : piece.title() + " " + part + " of " + piece.parts(),
-                    piece.minutes(),
-                    Optional.of(from.monday()),
-                    Optional.of(piece.dueBy()),
-                    Optional.empty(),
-                    ordinal));
-        }
-        return parts;
-    }
-
-    private static KeptItem catchUp(SeasonYear year, UUID classId, CatchUp catchUp) {
-        int week = year.weekOf(catchUp.monday())
-                .filter(number -> !year.week(number).schoolDays().isEmpty())
-                .orElseThrow(() -> Problem.input("monday", "There is no school in that week."));
-        return own(
-                catchUp.id(),
-                classId,
-                PlanItem.Kind.CATCH_UP,
-                "Catch up",
-                catchUp.minutes(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(year.monday(week)),
-                100_000);
-    }
-
-    private static KeptItem own(
-            UUID id,
-            UUID classId,
-            PlanItem.Kind kind,
-            String title,
-            int minutes,
-            Optional<LocalDate> notBefore,
-            Optional<LocalDate> dueBy,
-            Optional<LocalDate> pinnedIn,
-            int ordinal) {
-        return new KeptItem(
-                id,
-                ordinal,
-                kind,
-                Optional.empty(),
-                title,
-                kind.usualValue,
-                kind == PlanItem.Kind.PIECE,
-                minutes,
-                false,
-                notBefore,
-                dueBy,
-                0,
-                pinnedIn,
-                pinnedIn.isPresent(),
-                List.of(new SectionScope.Tutti(classId)));
     }
 
     /**
