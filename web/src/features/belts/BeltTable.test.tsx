@@ -30,6 +30,7 @@ const row = (name: string, more: Partial<BeltRow>): BeltRow => ({
   withdrawn: [],
   slots: [],
   needed: 0,
+  filled: 0,
   asked: 0,
   alone: [],
   onLadder: true,

@@ -28,6 +28,7 @@ const row = (more: Partial<BeltRow>): BeltRow => ({
   towardBelt: "h",
   slots: [],
   needed: 0,
+  filled: 0,
   asked: 0,
   alone: [],
   onLadder: true,
@@ -62,6 +63,7 @@ describe("what is said beside the marks", () => {
       row({
         slots: [slot("endpin"), slot("page 3", { needsRemedy: true }), slot("hold", { helps: false })],
         needed: 2,
+        filled: 4,
         asked: 6,
       }),
       belts,

@@ -29,7 +29,7 @@ export function beltWords(row: BeltRow, belts: ReadonlyMap<string, Pick<Belt, "n
   const any = row.needed < missing.length;
   return {
     kind: "missing",
-    filled: row.asked - row.needed,
+    filled: row.filled,
     asked: row.asked,
     names: any ? `${row.needed} of ${named(missing).join(", ")}` : named(missing).join(", "),
     remedy: missing.find((slot) => slot.needsRemedy)?.name,

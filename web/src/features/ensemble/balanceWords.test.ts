@@ -8,6 +8,7 @@ const section = (more: Partial<EnsembleSection>): EnsembleSection => ({
   ready: 0,
   nearly: 0,
   missing: 0,
+  over: 0,
   weight: "OPEN",
   candidates: [],
   ...more,
@@ -26,7 +27,9 @@ const candidate = (more: Partial<Candidate>): Candidate => ({
 describe("balance", () => {
   it("says how many are missing or over", () => {
     expect(balanceWords(section({ weight: "SHORT", wanted: 4, ready: 2, missing: 2 }))).toBe("2 short");
-    expect(balanceWords(section({ weight: "OVER", wanted: 4, ready: 6 }))).toBe("2 more than wanted");
+    expect(balanceWords(section({ weight: "OVER", wanted: 4, ready: 6, over: 2 }))).toBe(
+      "2 more than wanted",
+    );
     expect(balanceWords(section({ weight: "SHORT_FOR_NOW", wanted: 4, ready: 3, missing: 1 }))).toContain(
       "once those nearly ready are",
     );

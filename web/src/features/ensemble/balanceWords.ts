@@ -9,7 +9,7 @@ export function balanceWords(section: EnsembleSection): string {
     case "FULL":
       return "full";
     case "OVER":
-      return `${section.ready - (section.wanted ?? 0)} more than wanted`;
+      return `${section.over} more than wanted`;
     case "SHORT_FOR_NOW":
       return `${section.missing} short; enough once those nearly ready are`;
     case "SHORT":

@@ -39,6 +39,11 @@ public record Balance(InstrumentCode instrument, Optional<Integer> wanted, int r
         return ready + nearly >= seats ? Weight.SHORT_FOR_NOW : Weight.SHORT;
     }
 
+    /** How many more are ready than wanted; 0 where there are not. */
+    public int over() {
+        return wanted.map(seats -> Math.max(0, ready - seats)).orElse(0);
+    }
+
     /** How many are missing, ready ones counted alone; 0 where there are enough. */
     public int missing() {
         return wanted.map(seats -> Math.max(0, seats - ready)).orElse(0);

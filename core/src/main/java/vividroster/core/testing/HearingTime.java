@@ -24,6 +24,11 @@ public record HearingTime(int changeoverSeconds, int feedbackSeconds) {
     }
 
     /** What is played with its count-in, feedback and changeover. @param seconds of playing as the line is timed */
+    /** As a director reads it: whole minutes, begun ones counted. */
+    public static int wholeMinutes(long seconds) {
+        return Math.toIntExact(Math.ceilDiv(seconds, 60L));
+    }
+
     public Duration ofPlaying(double seconds) {
         return Duration.ofSeconds(Math.round(seconds) + changeoverSeconds + feedbackSeconds);
     }

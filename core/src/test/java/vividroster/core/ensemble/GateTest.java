@@ -113,5 +113,6 @@ class GateTest {
         Balance balance = new Balance(HORN, wanted == 0 ? Optional.empty() : Optional.of(wanted), ready, nearly, 0);
         assertThat(balance.weight()).isEqualTo(weight);
         assertThat(balance.missing()).isEqualTo(missing);
+        assertThat(balance.over()).isEqualTo(weight == Balance.Weight.OVER ? ready - wanted : 0);
     }
 }

@@ -105,6 +105,10 @@ class HearingQueueTest {
         } else {
             assertThat(queue.leftOut()).containsEntry(candidate.studentId(), LeftOut.valueOf(leftOut));
         }
+        Milestone milestone = rule(rule);
+        assertThat(HearingQueue.isSettled(Standings.of(milestone, trail(heard), TUBA, SET, TODAY)))
+                .as("told without looking at what was heard")
+                .isEqualTo(leftOut.equals("PASSED"));
     }
 
     @Test
@@ -114,6 +118,8 @@ class HearingQueueTest {
         Terms notSet = new Terms(Evidence.countingByDefault(), Optional.empty());
         Call call = Call.of(line, Standings.of(line, none, TUBA, notSet, TODAY), none, TUBA, TODAY);
         assertThat(call.kept()).contains(LeftOut.NOT_SET);
+        assertThat(HearingQueue.isSettled(Standings.of(line, none, TUBA, notSet, TODAY)))
+                .isTrue();
     }
 
     @Test

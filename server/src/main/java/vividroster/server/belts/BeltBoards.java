@@ -30,6 +30,7 @@ import vividroster.core.progress.Standing;
 import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
+import vividroster.core.testing.HearingTime;
 import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Seated;
 import vividroster.server.hearing.Player;
@@ -87,13 +88,19 @@ public class BeltBoards {
             int asked,
             Set<UUID> alone) {
 
-        List<Milestone> missing() {
-            return slots.stream().filter(Slot::helps).map(Slot::milestone).toList();
+        /** Of those it takes. */
+        int filled() {
+            return asked - needed;
         }
     }
 
     /** @param each how long one of them takes */
-    record Run(Milestone milestone, List<Seated> students, Duration each) {}
+    record Run(Milestone milestone, List<Seated> students, Duration each) {
+
+        int minutes() {
+            return HearingTime.wholeMinutes(each.toSeconds() * students.size());
+        }
+    }
 
     /** @param runs each brings those in it a belt with one hearing */
     record BeltBoard(LocalDate on, List<Row> rows, Sheet sheet, Map<UUID, BeltLook> looks, List<Run> runs) {}

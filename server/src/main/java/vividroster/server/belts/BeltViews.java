@@ -47,7 +47,7 @@ final class BeltViews {
      * @param due earned and not handed over, from the lowest up
      * @param withdrawn handed over and no longer earned
      * @param towardBelt the highest to be handed over, else the next; absent at the top and where there is no ladder
-     * @param needed how many of its slots have still to be filled, of those asked
+     * @param needed how many of its slots have still to be filled, filled how many are, of those asked
      * @param onLadder whether any ladder asks something of this instrument
      */
     record BeltRowView(
@@ -63,6 +63,7 @@ final class BeltViews {
             @Absent UUID towardBelt,
             List<BeltSlotView> slots,
             int needed,
+            int filled,
             int asked,
             List<UUID> alone,
             boolean onLadder) {}
@@ -94,8 +95,7 @@ final class BeltViews {
                                                 one.student().id(),
                                                 one.student().name()))
                                         .toList(),
-                                (int) Math.ceil(
-                                        run.each().toSeconds() * run.students().size() / 60.0)))
+                                run.minutes()))
                         .toList());
     }
 
@@ -135,6 +135,7 @@ final class BeltViews {
                 row.toward().map(Belt::id).orElse(null),
                 row.slots().stream().map(BeltViews::slot).toList(),
                 row.needed(),
+                row.filled(),
                 row.asked(),
                 List.copyOf(row.alone()),
                 board.sheet().ladders().stream().anyMatch(ladder -> ladder.asks(instrument)));

@@ -26,6 +26,7 @@ import vividroster.core.curriculum.Milestone;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.progress.LadderPreview;
+import vividroster.core.testing.HearingTime;
 import vividroster.core.text.Lengths;
 import vividroster.server.library.BeltView;
 import vividroster.server.library.KeptLadder;
@@ -203,7 +204,7 @@ class LadderController {
                                         .toList(),
                                 belt.needed(),
                                 belt.teachMinutes(),
-                                (int) Math.ceil(belt.hearSeconds() / 60.0),
+                                HearingTime.wholeMinutes(belt.hearSeconds()),
                                 looked.named(belt.wearers())))
                         .toList(),
                 section.without().size());

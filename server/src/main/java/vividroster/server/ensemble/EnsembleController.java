@@ -85,6 +85,7 @@ class EnsembleController {
             int ready,
             int nearly,
             int missing,
+            int over,
             Balance.Weight weight,
             List<CandidateView> candidates) {}
 
@@ -114,6 +115,7 @@ class EnsembleController {
                 balance.ready(),
                 balance.nearly(),
                 balance.missing(),
+                balance.over(),
                 balance.weight(),
                 section.candidates().stream().map(EnsembleController::candidate).toList());
     }

@@ -18,6 +18,7 @@ import vividroster.core.plan.PlanItem;
 import vividroster.core.plan.Planner;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
+import vividroster.core.testing.HearingTime;
 import vividroster.core.testing.TrainingTopics;
 import vividroster.server.checks.Checks;
 import vividroster.server.checks.Checks.FirstCheck;
@@ -112,7 +113,7 @@ class WhatTrains {
                         .min(Comparator.comparingInt(one -> passed(sheet, seats, one)))
                         .orElseThrow());
         int minutes = PlanItem.Kind.TECHNIQUE_CHECK.usualMinutes
-                + (int) Math.ceil(runs.perStudent(programId, check).toSeconds() * seats.size() / 60.0);
+                + HearingTime.wholeMinutes(runs.perStudent(programId, check).toSeconds() * seats.size());
         return Optional.of(new Training(
                 check, passed(sheet, seats, check), seats.size(), minutes, week(programId, classId, minutes)));
     }
