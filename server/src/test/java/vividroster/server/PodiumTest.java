@@ -3,6 +3,7 @@ package vividroster.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import vividroster.testkit.ApiClient;
@@ -15,12 +16,16 @@ class PodiumTest {
     private final ApiClient director = school.director();
 
     private JsonNode winds() {
+        return classOf("Winds");
+    }
+
+    private JsonNode classOf(String name) {
         for (JsonNode c : director.get("/api/podium").json().path("classes")) {
-            if (c.path("name").asString().equals("Winds")) {
+            if (c.path("name").asString().equals(name)) {
                 return c;
             }
         }
-        throw new AssertionError("no Winds");
+        throw new AssertionError("no " + name);
     }
 
     @Test
@@ -40,6 +45,19 @@ class PodiumTest {
         }
         assertThat(winds().path("hear").get(0).path("open").asInt()).isEqualTo(4);
         assertThat(winds().path("hear").get(0).path("passed").asInt()).isEqualTo(2);
+    }
+
+    @Test
+    void aClassTeachesWhatItWasSetAndHearsWhatItsStudentsWereSetAnywhere() {
+        director.post("/api/season/orders", school.order(List.of(school.tutti()), "line"));
+        JsonNode jazz = classOf("Jazz");
+        assertThat(jazz.path("teach")).as("Ed sits in both").isEmpty();
+        assertThat(jazz.path("hear").get(0).path("open").asInt()).isEqualTo(1);
+        director.post("/api/season/orders", school.order(List.of(Map.of("classId", school.id("Jazz"))), "line 2"));
+        assertThat(classOf("Jazz").path("teach")).hasSize(1);
+        assertThat(classOf("Jazz").path("teach").get(0).path("title").asString())
+                .isEqualTo("Two gulls");
+        assertThat(winds().path("teach")).hasSize(1);
     }
 
     @Test

@@ -71,34 +71,31 @@ public final class OrderBook {
             }
             for (Seat seat : seats) {
                 if (order.reaches(seat, catalog)) {
-                    assign(order, seat.instrument(), found);
+                    assign(order, seat, found);
                 }
             }
         }
         return found;
     }
 
-    private void assign(MilestoneOrder order, InstrumentCode instrument, Map<UUID, Assignment> found) {
+    private void assign(MilestoneOrder order, Seat seat, Map<UUID, Assignment> found) {
         Belt belt = belts.get(order.milestoneId());
-        add(found, order, order.milestoneId(), instrument, Optional.empty());
+        add(found, order, order.milestoneId(), seat, Optional.empty());
         if (belt != null) {
-            for (UUID milestoneId : belt.milestonesFor(instrument)) {
-                add(found, order, milestoneId, instrument, Optional.of(belt.id()));
+            for (UUID milestoneId : belt.milestonesFor(seat.instrument())) {
+                add(found, order, milestoneId, seat, Optional.of(belt.id()));
             }
         }
     }
 
     private void add(
-            Map<UUID, Assignment> found,
-            MilestoneOrder order,
-            UUID milestoneId,
-            InstrumentCode instrument,
-            Optional<UUID> belt) {
+            Map<UUID, Assignment> found, MilestoneOrder order, UUID milestoneId, Seat seat, Optional<UUID> belt) {
         Milestone milestone = milestones.get(milestoneId);
-        if (milestone != null && milestone.isFor(instrument)) {
+        if (milestone != null && milestone.isFor(seat.instrument())) {
             found.merge(
                     milestoneId,
-                    new Assignment(milestoneId, order.setOn(), order.dueOn(), order.evidence(), belt),
+                    new Assignment(
+                            milestoneId, order.setOn(), order.dueOn(), order.evidence(), Set.of(seat.classId()), belt),
                     Assignment::joinedWith);
         }
     }

@@ -176,6 +176,9 @@ class OrderBookTest {
         assertThat(joined.setOn()).isEqualTo(MONDAY.minusDays(1));
         assertThat(joined.dueOn()).isEqualTo(FRIDAY);
         assertThat(joined.evidence()).contains(Evidence.SUBSTITUTE, Evidence.LIVE_ALONE);
+        assertThat(joined.classIds()).containsExactlyInAnyOrder(WINDS, JAZZ);
+        assertThat(book.assignments(List.of(trumpet), FRIDAY).get(line.id()).classIds())
+                .containsExactly(WINDS);
     }
 
     @Test

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.instrument.InstrumentCatalog;
@@ -12,6 +13,7 @@ import vividroster.core.music.InstrumentCode;
 import vividroster.core.placing.PlacingOption;
 import vividroster.core.placing.Trial;
 import vividroster.core.placing.TwoWays;
+import vividroster.core.roster.Seat;
 import vividroster.server.office.Office;
 import vividroster.server.placing.PlacingQueries.Decided;
 import vividroster.server.platform.ClientWrites;
@@ -50,7 +52,10 @@ public class Placings {
     record Placing(
             List<Trial> trials, List<PlacingOption> options, List<Decided> decided, List<TwoWays.Tally> tallies) {}
 
-    /** Numbers wanted and seated are those of the whole programme. */
+    /**
+     * Where numbers are wanted, players are counted in the classes that want them; for other instruments all who play it, each
+     * once.
+     */
     @Transactional(readOnly = true)
     Placing of(UUID programId, UUID studentId) {
         rosters.student(programId, studentId);
@@ -58,17 +63,29 @@ public class Placings {
         Map<InstrumentCode, Integer> wanted = new HashMap<>();
         Map<InstrumentCode, Integer> seated = new HashMap<>();
         if (!trials.isEmpty()) {
+            List<Seat> seats = rosters.seatsOn(programId, office.today(programId));
             rosters.classes(programId)
-                    .forEach(one -> classes.wanted(programId, one.id())
-                            .forEach((code, students) -> wanted.merge(code, students, Integer::sum)));
-            rosters.seatsOn(programId, office.today(programId))
-                    .forEach(seat -> seated.merge(seat.instrument(), 1, Integer::sum));
+                    .forEach(one -> classes.wanted(programId, one.id()).forEach((code, students) -> {
+                        wanted.merge(code, students, Integer::sum);
+                        seated.merge(code, players(seats, seat -> seat.classId().equals(one.id()), code), Integer::sum);
+                    }));
+            trials.forEach(
+                    trial -> seated.computeIfAbsent(trial.instrument(), code -> players(seats, seat -> true, code)));
         }
         return new Placing(
                 trials,
                 PlacingOption.of(trials, wanted, seated),
                 queries.findDecided(programId, studentId),
                 TwoWays.tallies(queries.findTwoWays(programId, studentId)));
+    }
+
+    private static int players(List<Seat> seats, Predicate<Seat> where, InstrumentCode instrument) {
+        return (int) seats.stream()
+                .filter(where)
+                .filter(seat -> seat.instrument().equals(instrument))
+                .map(Seat::studentId)
+                .distinct()
+                .count();
     }
 
     /** Keeps a trial; sent again it changes nothing. @throws Problem where nothing was looked at, or the day is to come */

@@ -25,6 +25,7 @@ import vividroster.core.progress.Pressing.Pressed;
 import vividroster.core.progress.Standing;
 import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
+import vividroster.core.season.Assignment;
 import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.hearing.HearingRuns;
@@ -151,12 +152,19 @@ class Podiums {
 
     private record MeetingClass(SchoolClass schoolClass, Meeting at) {}
 
-    /** What one class of the day is drawn from. @param asked what is set for anybody in it, in shelf order */
-    private record OfClass(MeetingClass meeting, List<Seated> rows, List<Asked> asked, Capped<Pressed> toHear) {
+    /**
+     * What one class of the day is drawn from.
+     *
+     * @param asked what is set for anybody in it, in any class, in shelf order
+     * @param own which of it this class was set
+     */
+    private record OfClass(
+            MeetingClass meeting, List<Seated> rows, List<Asked> asked, Set<UUID> own, Capped<Pressed> toHear) {
 
+        /** What this class is taught this week. */
         List<Asked> current(LocalDate day) {
             return asked.stream()
-                    .filter(one -> Pressing.isCurrent(one.dueOn(), day))
+                    .filter(one -> own.contains(one.milestoneId()) && Pressing.isCurrent(one.dueOn(), day))
                     .sorted(Comparator.comparing(Asked::dueOn))
                     .toList();
         }
@@ -228,7 +236,13 @@ class Podiums {
         List<Pressed> open = Pressing.of(asked, day).stream()
                 .filter(pressed -> !(pressed.reason() instanceof Pressing.AllHeard))
                 .toList();
-        return new OfClass(c, rows, asked, Capped.of(open, Pressing.ON_PODIUM));
+        UUID classId = c.schoolClass().id();
+        Set<UUID> own = rows.stream()
+                .flatMap(row -> sheet.assigned(row.player()).values().stream())
+                .filter(assignment -> assignment.classIds().contains(classId))
+                .map(Assignment::milestoneId)
+                .collect(Collectors.toSet());
+        return new OfClass(c, rows, asked, own, Capped.of(open, Pressing.ON_PODIUM));
     }
 
     private OfDay ofDay(UUID programId, List<OfClass> classes, Sheet sheet, LocalDate day, Reach reach) {
