@@ -104,7 +104,9 @@ function Piece({ piece }: { piece: PieceView }) {
                 <td className={cell}>{section.asked}</td>
                 <td className={cell}>{section.newNow.join(", ") || <span className="soft">none</span>}</td>
                 <td className={cell}>
-                  {section.toTeach.join(", ") || <span className="soft">comes by itself</span>}
+                  {section.toTeach.join(", ") || (
+                    <span className="soft">{section.newNow.length > 0 ? "comes by itself" : "nothing"}</span>
+                  )}
                 </td>
                 <td className={`${cell} whitespace-nowrap ${section.fits ? "" : "text-error font-semibold"}`}>
                   {section.weeks}

@@ -1,18 +1,16 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
 import { classesQuery, instrumentsQuery } from "../../app/queries";
-import { scopeSearch, useScope } from "../../app/scope";
 import { SelectField } from "../../ui/Field";
 import { Failed, Skeleton } from "../../ui/parts";
 import { partsQuery } from "./ensemble.queries";
 import { LinesPicked } from "./LinesPicked";
+import { PartsTable } from "./PartsTable";
 
 /** Which part of a piece asks whom least; the director decides. */
 export function ProposedParts({ ensembleId }: { ensembleId: string }) {
   const classes = useQuery(classesQuery);
   const all = useQuery(instrumentsQuery);
-  const { search } = useScope();
   const sections = classes.data?.find((one) => one.id === ensembleId)?.sections ?? [];
   const seated = new Set(sections.filter((one) => one.students > 0).map((one) => one.instrument));
   const instruments = all.data?.filter((one) => seated.has(one.code)) ?? [];
@@ -49,35 +47,15 @@ export function ProposedParts({ ensembleId }: { ensembleId: string }) {
       {parts.isError && <Failed error={parts.error} />}
       {parts.data && lines.length > 0 && (
         <>
-          <div className="grid gap-x-10 gap-y-5 md:grid-cols-2">
-            {parts.data.parts.map((part) => (
-              <section key={part.lineId} aria-label={part.title}>
-                <h2 className="text-[1.15rem]">{part.title}</h2>
-                <ul>
-                  {part.seats.map((seat) => (
-                    <li key={seat.studentId} className="border-t border-[var(--hairline)] py-1.5">
-                      <b>{seat.name}</b>{" "}
-                      {seat.fits ? (
-                        <span className="soft">everything in it is passed</span>
-                      ) : (
-                        <span>
-                          {seat.newNotes.length > 0 && `new: ${seat.newNotes.join(", ")}`}
-                          {seat.newNotes.length > 0 && seat.faster && "; "}
-                          {seat.faster && "faster than anything passed"}
-                        </span>
-                      )}
-                    </li>
-                  ))}
-                  {part.seats.length === 0 && <li className="soft">Nobody is left for it.</li>}
-                </ul>
-              </section>
-            ))}
-          </div>
-          <p className="mt-4">
-            A proposal: what is decided is kept as divisions under{" "}
-            <Link to={{ pathname: "/roster/seating", search: scopeSearch(search, {}) }}>Seating</Link>.
-            {parts.data.unread.length > 0 && " Of some parts only facts are kept; they were left out."}
-          </p>
+          <PartsTable
+            key={`${instrument} ${lines.join()}`}
+            classId={ensembleId}
+            instrument={instrument}
+            proposed={parts.data}
+          />
+          {parts.data.unread.length > 0 && (
+            <p className="soft mt-3">Of some parts only facts are kept; they were left out.</p>
+          )}
         </>
       )}
     </>

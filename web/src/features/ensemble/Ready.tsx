@@ -18,7 +18,7 @@ export function Ready({ ensembleId }: { ensembleId: string }) {
   return (
     <>
       <GateChoice key={ensembleId} ensembleId={ensembleId} gate={candidates.data.gate} />
-      <div className="grid gap-x-10 gap-y-6 xl:grid-cols-2">
+      <div className="gap-x-10 xl:columns-2">
         {candidates.data.sections.map((section) => (
           <Section key={section.instrument} section={section} />
         ))}
@@ -30,7 +30,7 @@ export function Ready({ ensembleId }: { ensembleId: string }) {
 function Section({ section }: { section: EnsembleSection }) {
   const { search } = useScope();
   return (
-    <section aria-label={section.instrumentName}>
+    <section aria-label={section.instrumentName} className="mb-6 break-inside-avoid">
       <h2 className="flex flex-wrap items-baseline gap-x-3 text-[1.15rem]">
         {section.instrumentName}
         <span className="small font-normal">

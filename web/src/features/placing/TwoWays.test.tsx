@@ -28,6 +28,7 @@ describe("two ways against each other", () => {
     await screen.findByRole("option", { name: "Trumpet" });
     fill();
     expect(screen.queryByRole("button", { name: "tu" })).toBeNull();
+    expect(screen.getByRole("button", { name: "The first" })).toHaveProperty("disabled", true);
     fireEvent.click(screen.getByRole("button", { name: "For the student: show the order" }));
     await screen.findByText("du", { selector: "b" });
     expect(screen.queryByRole("button", { name: "The first" })).toBeNull();

@@ -27,6 +27,7 @@ export function TwoWays({ studentId, compared }: Props) {
   const [blind, setBlind] = useState(true);
   const [told, setTold] = useState<string>();
   const [order, setOrder] = useState<{ first: string; second: string }>();
+  const [looked, setLooked] = useState(false);
   const ready = instrument !== "" && about.trim() !== "" && one.trim() !== "" && other.trim() !== "";
   const look = useMutation({
     mutationFn: () =>
@@ -34,7 +35,10 @@ export function TwoWays({ studentId, compared }: Props) {
         at("/api/students/{studentId}/placing/two-ways/order", { studentId }),
         { id, one, other },
       ),
-    onSuccess: setOrder,
+    onSuccess: (told) => {
+      setOrder(told);
+      setLooked(true);
+    },
   });
   const save = useMutation({
     mutationFn: (better: Heard) =>
@@ -51,6 +55,7 @@ export function TwoWays({ studentId, compared }: Props) {
       setTold(better ? `“${better}” was better` : "no difference was heard");
       setId(newId());
       setOrder(undefined);
+      setLooked(false);
       await client.invalidateQueries({ queryKey: ["progress", "placing", studentId] });
     },
   });
@@ -116,7 +121,7 @@ export function TwoWays({ studentId, compared }: Props) {
             <Button
               key={heard}
               className="h-14"
-              disabled={!ready || save.isPending}
+              disabled={!ready || (blind && !looked) || save.isPending}
               onClick={() => save.mutate(heard)}
             >
               {words}

@@ -14,7 +14,7 @@ export function ChooseBelts({ current }: { current: ClassView }) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const choosing = useChoosing(current.id, (added) =>
     added === 0
-      ? "These belts and their slots are in the plan already"
+      ? "Everybody has these belts, or they are in the plan already"
       : `${counted(added, "thing")} added; propose a plan to give each its week`,
   );
   const belts = library.data?.belts.filter((belt) => asks(belt, current)) ?? [];

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { v7 as newId } from "uuid";
 import { Problem } from "../../api/http";
+import { shortDay } from "../../app/days";
 import { classesQuery, yearQuery } from "../../app/queries";
 import { scopeSearch, useScope } from "../../app/scope";
 import { Field, SelectField, Tick } from "../../ui/Field";
@@ -21,7 +22,9 @@ export function ChoosePage() {
   const current = classes.data?.find((c) => c.id === scope.classId);
   if (allClasses) return <Empty>Choose a class at the left; a plan is made for one class.</Empty>;
   if (!current || !books.data || !year.data) return <Skeleton rows={8} />;
-  const concerts = year.data.entries.filter((e) => e.kind === "CONCERT" || e.kind === "FESTIVAL");
+  const concerts = year.data.entries.filter(
+    (e) => ["CONCERT", "FESTIVAL"].includes(e.kind) && e.first >= year.data.today,
+  );
   return (
     <>
       <Heading
@@ -174,7 +177,7 @@ function PieceForm({
         A concert piece
       </h2>
       <Field label="Piece" required maxLength={78} value={title} onChange={(e) => setTitle(e.target.value)} />
-      <div className="grid grid-cols-3 gap-3">
+      <div className="grid grid-cols-3 items-start gap-3">
         <Field
           label="Minutes a week"
           type="number"
@@ -198,7 +201,7 @@ function PieceForm({
           required
           value={dueBy}
           error={field(choosing.error, "dueBy")}
-          hint={concerts.map((c) => c.name).join(", ")}
+          hint={concerts.map((c) => `${c.name} ${shortDay(c.first)}`).join(", ")}
           onChange={(e) => setDueBy(e.target.value)}
         />
       </div>

@@ -239,4 +239,41 @@ class BeltsTest {
         choice.put("beltIds", List.of(UUID.randomUUID()));
         assertThat(director.post("/api/season/plan/choose", choice).status()).isEqualTo(422);
     }
+
+    /** Ed sits in both classes; the trumpets of the jazz class are he alone. */
+    @Test
+    void whatASectionWasSetOrHasFromAnotherClassIsNotPlannedOnceMore() {
+        assertThat(director.post("/api/season/orders", school.order(List.of(school.section("trumpet")), "line"))
+                        .status())
+                .isLessThan(300);
+        Map<String, Object> choice = new HashMap<>(Map.of(
+                "classId",
+                school.id("Jazz"),
+                "firstChecks",
+                false,
+                "tests",
+                false,
+                "belts",
+                false,
+                "beltIds",
+                List.of(school.id("belt"))));
+        heard("Ed Stone", "check");
+        Answer chosen = director.post("/api/season/plan/choose", choice);
+        assertThat(chosen.json().path("added").asInt())
+                .as("the belt alone: its line is set, its check is passed; " + chosen.text())
+                .isEqualTo(1);
+        School other = School.open(RunningServer.shared());
+        choice.put("classId", other.id("Jazz"));
+        choice.put("beltIds", List.of(other.id("belt")));
+        for (String milestone : List.of("line", "check")) {
+            other.director().post("/api/attempts", other.attempt("Ed Stone", milestone, "PASS"));
+        }
+        assertThat(other.director()
+                        .post("/api/season/plan/choose", choice)
+                        .json()
+                        .path("added")
+                        .asInt())
+                .as("everybody has earned it")
+                .isZero();
+    }
 }

@@ -108,12 +108,19 @@ class EnsembleTest {
         Answer proposed =
                 director.get(winds + "/parts?instrument=flute&lines=" + school.id("line 2") + "," + school.id("line"));
         assertThat(proposed.status()).as(proposed.text()).isEqualTo(200);
-        JsonNode parts = proposed.json().path("parts");
-        assertThat(parts).hasSize(2);
-        assertThat(parts.get(0).path("title").asString()).isEqualTo("Two gulls");
-        assertThat(parts.get(0).path("seats").get(0).path("name").asString()).isEqualTo("Bo Lund");
-        assertThat(parts.get(1).path("seats").get(0).path("name").asString()).isEqualTo("Ana Reed");
-        assertThat(parts.get(1).path("seats").get(0).path("fits").asBoolean()).isTrue();
+        assertThat(proposed.json().path("parts").get(0).path("title").asString())
+                .isEqualTo("Two gulls");
+        JsonNode players = proposed.json().path("players");
+        assertThat(players).hasSize(2);
+        assertThat(players.get(0).path("name").asString()).isEqualTo("Bo Lund");
+        assertThat(players.get(0).path("lineId").asString())
+                .isEqualTo(school.id("line 2").toString());
+        assertThat(players.get(1).path("name").asString()).isEqualTo("Ana Reed");
+        assertThat(players.get(1).path("lineId").asString())
+                .isEqualTo(school.id("line").toString());
+        JsonNode asked = players.get(1).path("asks");
+        assertThat(asked.get(0).path("newNotes")).as("were Ana given the first").hasSize(4);
+        assertThat(asked.get(1).path("fits").asBoolean()).isTrue();
         assertThat(director.get(winds + "/parts?instrument=tuba&lines=" + school.id("line"))
                         .status())
                 .as("nobody plays it")

@@ -8,6 +8,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import vividroster.server.platform.Ids;
 import vividroster.testkit.ApiClient;
 import vividroster.testkit.RunningServer;
 import vividroster.testkit.School;
@@ -25,6 +26,9 @@ class PageBudgetTest {
                 "/api/season/orders",
                 SCHOOL.order(List.of(SCHOOL.tutti()), "line", "line 2", "check", "sound", "test"));
         DIRECTOR.post("/api/season/orders", SCHOOL.order(List.of(SCHOOL.tutti()), "belt"));
+        DIRECTOR.post(
+                "/api/students/" + SCHOOL.id("Ed Stone") + "/placing/trials",
+                Map.of("id", Ids.next(), "instrument", "horn", "mouthpiece", "ALONE", "seen", Map.of("sound", 2)));
         for (String student : List.of("Ana Reed", "Bo Lund", "Ed Stone")) {
             for (String outcome : List.of("NOT_YET", "NOT_YET", "NOT_YET", "PASS")) {
                 assertThat(DIRECTOR.post("/api/attempts", SCHOOL.attempt(student, "line", outcome))
@@ -78,6 +82,13 @@ class PageBudgetTest {
         "/api/lines/with-notes, 10",
         "/api/schools, 8",
         "/api/people, 8",
+        "/api/belts?classId={class}, 24",
+        "/api/ladders, 14",
+        "/api/attention?classId={class}, 24",
+        "/api/fairness?classId={class}, 20",
+        "/api/ensembles/{class}/candidates?classId={class}, 24",
+        "/api/ensembles/{class}/pieces?lines={line}&by=2026-12-04, 70",
+        "/api/students/{student}/placing, 14",
     })
     void aPageStaysWithinItsBudget(String address, int most) {
         String page = filled(address);

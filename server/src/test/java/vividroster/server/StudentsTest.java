@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -49,6 +50,81 @@ class StudentsTest {
         assertThat(director.put("/api/students/" + UUID.randomUUID(), Map.of("name", "Other", "studentNumber", "77"))
                         .sentence())
                 .isEqualTo("Student number 77 belongs to somebody else.");
+    }
+
+    private Answer divide(String from, Map<String, List<UUID>> divisions) {
+        List<Map<String, Object>> parts = new ArrayList<>();
+        divisions.forEach((name, students) -> parts.add(Map.of("name", name, "students", students)));
+        return director.put(
+                "/api/classes/" + school.id("Winds") + "/divisions",
+                Map.of("instrument", "flute", "startsOn", from, "divisions", parts));
+    }
+
+    private List<String> divisionsOf(String student) {
+        List<String> divisions = new ArrayList<>();
+        director.get("/api/students/" + school.id(student) + "/folder")
+                .json()
+                .path("seats")
+                .forEach(seat -> divisions.add(seat.path("division").asString()));
+        return divisions;
+    }
+
+    @Test
+    void aSectionIsDividedFromADayOnAllOrNone() {
+        UUID ana = school.id("Ana Reed");
+        UUID bo = school.id("Bo Lund");
+        Map<String, List<UUID>> parts = new LinkedHashMap<>(Map.of("1st", List.of(bo)));
+        parts.put("2nd", List.of(ana, school.id("Flo Hart")));
+        Answer refused = divide("2026-10-12", parts);
+        assertThat(refused.sentence())
+                .isEqualTo("Flo Hart does not play this in Winds on that day. Nothing was changed.");
+        assertThat(divisionsOf("Bo Lund")).containsExactly("");
+        parts.put("2nd", List.of(ana, bo));
+        assertThat(divide("2026-10-12", parts).sentence()).isEqualTo("A student sits in one division at a time.");
+        parts.put("2nd", List.of(ana));
+        assertThat(divide("2026-10-12", parts).status()).isEqualTo(204);
+        assertThat(divide("2026-10-12", parts).status()).as("once more").isEqualTo(204);
+        assertThat(divisionsOf("Bo Lund")).containsExactly("", "1st");
+        assertThat(divisionsOf("Ana Reed")).containsExactly("", "2nd");
+        parts.put("2nd", List.of(UUID.randomUUID()));
+        assertThat(divide("2026-10-12", parts).status()).isEqualTo(422);
+        assertThat(divide("2030-10-12", Map.of("3rd", List.of(ana))).status()).isEqualTo(422);
+        assertThat(divide("2026-10-12", Map.of()).status()).isEqualTo(422);
+        assertThat(divide("2026-10-19", Map.of("", List.of(ana, bo))).status())
+                .as("together again")
+                .isEqualTo(204);
+        assertThat(divisionsOf("Ana Reed")).containsExactly("", "2nd", "");
+    }
+
+    @Test
+    void whoBorrowsAnInstrumentIsDividedForThatTimeOnly() {
+        UUID ana = school.id("Ana Reed");
+        Answer borrowed = director.post(
+                "/api/switches",
+                Map.of(
+                        "from",
+                        "2026-10-12",
+                        "until",
+                        "2026-10-30",
+                        "catchUp",
+                        false,
+                        "students",
+                        List.of(Map.of("studentId", ana, "classId", school.id("Winds"), "instrument", "oboe"))));
+        assertThat(borrowed.status()).as(borrowed.text()).isLessThan(300);
+        assertThat(director.put(
+                                "/api/classes/" + school.id("Winds") + "/divisions",
+                                Map.of(
+                                        "instrument",
+                                        "oboe",
+                                        "startsOn",
+                                        "2026-10-14",
+                                        "divisions",
+                                        List.of(Map.of("name", "1st", "students", List.of(ana)))))
+                        .status())
+                .isEqualTo(204);
+        JsonNode seats = director.get("/api/students/" + ana + "/folder").json().path("seats");
+        assertThat(seats.findValuesAsString("instrumentName")).containsExactly("Flute", "Oboe", "Oboe", "Flute");
+        assertThat(seats.get(2).path("endsOn").asString()).isEqualTo("2026-10-30");
     }
 
     @Test

@@ -4,14 +4,19 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.jgrapht.Graph;
+import org.jgrapht.alg.matching.KuhnMunkresMinimalWeightBipartitePerfectMatching;
+import org.jgrapht.graph.DefaultWeightedEdge;
+import org.jgrapht.graph.SimpleWeightedGraph;
 
 /**
- * Who of a section could play which part of a piece: nobody gets a part that asks for more than has been passed while a part
- * that fits is free. A proposal; the director decides.
+ * Who of a section could play which part of a piece: as many as can be get a part that asks nothing they have not passed. A
+ * proposal; the director decides.
  */
 public final class PartProposal {
 
@@ -56,41 +61,75 @@ public final class PartProposal {
     }
 
     /**
-     * As even as the numbers let it be: the lower parts get the players that are over. The hardest part is filled first, by
-     * those to whom it asks least, of equals by who passed most.
+     * As even as the numbers let it be: the lower parts get the players that are over. As few players as can be get a part
+     * that asks more than they have passed, these as few new things as can be, and the stronger ones the harder parts.
      *
      * @param parts in score order, at least one
+     * @return in score order of the parts, the stronger players of each first
      */
     public static List<Seat> of(List<Part> parts, Collection<Player> players) {
         if (parts.isEmpty()) {
             throw new IllegalArgumentException("a piece has a part at least");
         }
-        Map<String, Integer> seats = new HashMap<>();
-        for (int i = 0; i < parts.size(); i++) {
-            // 7 players on 3 parts: 2, 2 and 3.
-            int from = i * players.size() / parts.size();
-            int to = (i + 1) * players.size() / parts.size();
-            seats.put(parts.get(i).name(), to - from);
+        if (players.isEmpty()) {
+            return List.of();
         }
-        List<Player> free = new ArrayList<>(players);
-        List<Seat> proposed = new ArrayList<>();
-        parts.stream()
+        List<Player> strongestFirst = players.stream()
+                .sorted(Comparator.comparingInt((Player player) -> -player.passed())
+                        .thenComparing(Player::studentId))
+                .toList();
+        List<Part> hardestFirst = parts.stream()
                 .sorted(Comparator.comparingInt((Part part) -> -part.notes().size())
                         .thenComparingDouble(part -> -part.fastest()))
-                .forEach(part -> {
-                    List<Player> taken = free.stream()
-                            .sorted(Comparator.comparingInt((Player player) -> asks(part, player))
-                                    .thenComparing(player -> part.fastest() > player.fastest())
-                                    .thenComparingInt(player -> -player.passed())
-                                    .thenComparing(Player::studentId))
-                            .limit(seats.get(part.name()))
-                            .toList();
-                    free.removeAll(taken);
-                    taken.forEach(player -> proposed.add(seat(part, player)));
+                .toList();
+        Graph<Object, DefaultWeightedEdge> graph = new SimpleWeightedGraph<>(DefaultWeightedEdge.class);
+        List<Chair> chairs = chairs(parts, players.size());
+        chairs.forEach(graph::addVertex);
+        for (int strength = 0; strength < strongestFirst.size(); strength++) {
+            Player player = strongestFirst.get(strength);
+            graph.addVertex(player);
+            for (Chair chair : chairs) {
+                long hardness = parts.size() - hardestFirst.indexOf(chair.part());
+                graph.setEdgeWeight(
+                        graph.addEdge(player, chair), price(seat(chair.part(), player)) + hardness * strength);
+            }
+        }
+        Map<UUID, Seat> seats = new HashMap<>();
+        new KuhnMunkresMinimalWeightBipartitePerfectMatching<>(
+                        graph, new LinkedHashSet<>(strongestFirst), new LinkedHashSet<>(chairs))
+                .getMatching()
+                .getEdges()
+                .forEach(edge -> {
+                    Player player = (Player) graph.getEdgeSource(edge);
+                    seats.put(player.studentId(), seat(((Chair) graph.getEdgeTarget(edge)).part(), player));
                 });
         List<String> order = parts.stream().map(Part::name).toList();
-        proposed.sort(Comparator.comparingInt(seat -> order.indexOf(seat.part())));
-        return proposed;
+        return strongestFirst.stream()
+                .map(player -> seats.get(player.studentId()))
+                .sorted(Comparator.comparingInt(seat -> order.indexOf(seat.part())))
+                .toList();
+    }
+
+    private record Chair(Part part, int number) {}
+
+    /** 7 players on 3 parts: 2, 2 and 3 chairs. */
+    private static List<Chair> chairs(List<Part> parts, int players) {
+        List<Chair> chairs = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            for (int number = i * players / parts.size(); number < (i + 1) * players / parts.size(); number++) {
+                chairs.add(new Chair(parts.get(i), number));
+            }
+        }
+        return chairs;
+    }
+
+    /**
+     * One new thing outweighs any difference in strength, and one player more who is asked something new any number of
+     * things: up to a hundred players, twelve parts and a hundred new things a player all stay apart and whole.
+     */
+    private static long price(Seat seat) {
+        long things = seat.newNotes().size() + (seat.faster() ? 1 : 0);
+        return things == 0 ? 0 : 100_000_000_000L + things * 1_000_000L;
     }
 
     /** What one part asks of one player. */
@@ -103,11 +142,5 @@ public final class PartProposal {
                         .sorted()
                         .toList(),
                 part.fastest() > player.fastest());
-    }
-
-    private static int asks(Part part, Player player) {
-        return (int) part.notes().stream()
-                .filter(note -> !player.met().contains(note))
-                .count();
     }
 }

@@ -101,6 +101,14 @@ public record SectionPace(
         return ahead;
     }
 
+    /** How many of so many weeks to come have a lesson. */
+    public int lessonWeeks(int weeks) {
+        List<Double> ahead = ahead();
+        return (int) ahead.subList(0, Math.min(weeks, ahead.size())).stream()
+                .filter(exposure -> exposure > 0)
+                .count();
+    }
+
     /** @param passed how many students have each of the lines that are to be done */
     public Forecast forecast(List<Integer> passed) {
         return Forecast.of(Pace.learned(behind(), planned()), need(passed), ahead());

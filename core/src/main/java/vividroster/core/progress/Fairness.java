@@ -18,8 +18,8 @@ public final class Fairness {
      *
      * @param classId of the seat
      * @param turns days on which the player was heard, as often as heard
-     * @param cutShort tries that ended without an outcome, since the bell rang or the call was left
-     * @param seatedSince from when on the player could be heard, never before {@code from}
+     * @param cutShort turns that were far shorter than planned, see {@link CutShort}
+     * @param seatedSince from when on the player could be heard
      */
     public record Heard(
             UUID studentId,

@@ -20,6 +20,7 @@ import vividroster.core.ensemble.PartProposal.Seat;
 
 class PartProposalTest {
 
+    private static final List<String> NOTES = List.of("C4", "D4", "E4", "F4", "G4", "A4", "A5");
     private static final Part FIRST = new Part("1st", Set.of("C4", "D4", "E4", "F4", "A5"), 4);
     private static final Part SECOND = new Part("2nd", Set.of("C4", "D4", "E4"), 2);
 
@@ -51,18 +52,75 @@ class PartProposalTest {
         assertThatThrownBy(() -> PartProposal.of(List.of(), List.of())).isInstanceOf(IllegalArgumentException.class);
     }
 
+    @Test
+    void nobodyTakesThePartThatAloneFitsSomebodyElse() {
+        Part high = new Part("1st", Set.of("C5", "D5", "E5"), 2);
+        Part low = new Part("2nd", Set.of("C4", "D4"), 2);
+        // The stronger one could play either; whoever has the high notes alone must not be left with the low part.
+        assertThat(PartProposal.of(
+                        List.of(high, low),
+                        List.of(player(1, 4, 30, "C4", "D4", "C5", "D5", "E5"), player(2, 4, 9, "C5", "D5", "E5"))))
+                .containsExactly(
+                        new Seat(new UUID(1, 2), "1st", List.of(), false),
+                        new Seat(new UUID(1, 1), "2nd", List.of(), false));
+    }
+
+    @Property(tries = 300)
+    void noOtherSeatingOfTheSameSizesAsksFewerPlayersSomethingNew(@ForAll long seed) {
+        Random random = new Random(seed);
+        List<Part> parts = parts(random, 3);
+        List<Player> players = players(random, 7);
+        List<Seat> proposed = PartProposal.of(parts, players);
+        List<String> sizes = proposed.stream().map(Seat::part).toList();
+        List<Long> least = new ArrayList<>(List.of(Long.MAX_VALUE));
+        tryAll(parts, players, new ArrayList<>(sizes), new ArrayList<>(), least);
+        assertThat(asked(proposed)).isEqualTo(players.isEmpty() ? 0 : least.getFirst());
+    }
+
+    /** Players asked something new before how many things. */
+    private static long asked(List<Seat> seats) {
+        return seats.stream()
+                .mapToLong(seat -> seat.fits() ? 0 : 1000 + seat.newNotes().size() + (seat.faster() ? 1 : 0))
+                .sum();
+    }
+
+    private static void tryAll(
+            List<Part> parts, List<Player> players, List<String> free, List<Seat> seated, List<Long> least) {
+        if (seated.size() == players.size()) {
+            least.set(0, Math.min(least.getFirst(), asked(seated)));
+            return;
+        }
+        for (Part part : parts) {
+            if (free.remove(part.name())) {
+                seated.add(PartProposal.seat(part, players.get(seated.size())));
+                tryAll(parts, players, free, seated, least);
+                seated.removeLast();
+                free.add(part.name());
+            }
+        }
+    }
+
+    private static List<Part> parts(Random random, int most) {
+        List<Part> parts = new ArrayList<>();
+        for (int i = 1; i <= 1 + random.nextInt(most); i++) {
+            parts.add(new Part(i + ".", some(random, NOTES), random.nextInt(6)));
+        }
+        return parts;
+    }
+
+    private static List<Player> players(Random random, int most) {
+        List<Player> players = new ArrayList<>();
+        for (int i = 0; i < random.nextInt(most + 1); i++) {
+            players.add(new Player(new UUID(1, i), some(random, NOTES), random.nextInt(6), random.nextInt(30)));
+        }
+        return players;
+    }
+
     @Property(tries = 300)
     void everybodyHasOneSeatAndThePartsDifferByOne(@ForAll long seed) {
         Random random = new Random(seed);
-        List<String> notes = List.of("C4", "D4", "E4", "F4", "G4", "A4", "A5");
-        List<Part> parts = new ArrayList<>();
-        for (int i = 1; i <= 1 + random.nextInt(4); i++) {
-            parts.add(new Part(i + ".", some(random, notes), random.nextInt(6)));
-        }
-        List<Player> players = new ArrayList<>();
-        for (int i = 0; i < random.nextInt(12); i++) {
-            players.add(new Player(new UUID(1, i), some(random, notes), random.nextInt(6), random.nextInt(30)));
-        }
+        List<Part> parts = parts(random, 4);
+        List<Player> players = players(random, 11);
         List<Seat> seats = PartProposal.of(parts, players);
         assertThat(seats.stream().map(Seat::studentId).collect(Collectors.toSet()))
                 .hasSize(players.size())

@@ -54,23 +54,24 @@ class HandOverQueries {
                 .optional();
     }
 
-    /** Does nothing where this belt was put round this student on this instrument before. */
-    void insert(UUID programId, HandOver handOver, UUID accountId) {
-        jdbc.sql("""
+    /** @return false, and does nothing, where this belt was put round this student on this instrument before or the id is taken */
+    boolean insert(UUID programId, HandOver handOver, UUID accountId) {
+        return jdbc.sql("""
                 insert into belt_hand_over
                     (program_id, id, student_id, belt_id, instrument, handed_on, occasion, handed_by)
                 values (:programId, :id, :studentId, :beltId, :instrument, :handedOn, :occasion, :accountId)
                 on conflict do nothing
                 """)
-                .param("programId", programId)
-                .param("id", handOver.id())
-                .param("studentId", handOver.studentId())
-                .param("beltId", handOver.beltId())
-                .param("instrument", handOver.instrument().value())
-                .param("handedOn", handOver.handedOn())
-                .param("occasion", handOver.occasion())
-                .param("accountId", accountId)
-                .update();
+                        .param("programId", programId)
+                        .param("id", handOver.id())
+                        .param("studentId", handOver.studentId())
+                        .param("beltId", handOver.beltId())
+                        .param("instrument", handOver.instrument().value())
+                        .param("handedOn", handOver.handedOn())
+                        .param("occasion", handOver.occasion())
+                        .param("accountId", accountId)
+                        .update()
+                == 1;
     }
 
     /** @return false where there is none */

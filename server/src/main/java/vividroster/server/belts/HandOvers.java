@@ -52,7 +52,7 @@ public class HandOvers {
     /**
      * All of them or none. What was handed over before stays as it was.
      *
-     * @throws Problem where a belt is not earned, or the day is no day of this school year up to today
+     * @throws Problem where a belt is not earned, the day is to come or long ago, or another hand-over has one of the ids
      */
     @Transactional
     void handOver(SignedIn person, List<HandOver> belts, LocalDate on) {
@@ -93,7 +93,16 @@ public class HandOvers {
                                 + " Nothing was handed over.");
             }
         }
-        belts.forEach(one -> queries.insert(programId, one, person.accountId()));
+        belts.forEach(one -> keep(programId, one, person.accountId()));
+    }
+
+    private void keep(UUID programId, HandOver handOver, UUID accountId) {
+        if (!queries.insert(programId, handOver, accountId)
+                && queries.findOne(programId, handOver.id())
+                        .filter(there -> !there.equals(handOver))
+                        .isPresent()) {
+            throw Problem.conflict("Another hand-over has this id already; nothing was changed.");
+        }
     }
 
     /** Says that it was not handed over after all; what was earned stays. */

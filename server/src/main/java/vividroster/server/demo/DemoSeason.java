@@ -15,6 +15,7 @@ import vividroster.core.season.MilestoneOrder;
 import vividroster.core.season.SchoolYear;
 import vividroster.core.season.SchoolYear.Week;
 import vividroster.server.library.Library;
+import vividroster.server.library.LineFacts;
 import vividroster.server.platform.Ids;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.roster.SchoolClass;
@@ -79,11 +80,12 @@ class DemoSeason {
     void plan(SignedIn person, Map<String, SchoolClass> classes, Map<String, Milestone> milestones) {
         for (CSVRecord row : DemoFiles.rows("season")) {
             UUID classId = classes.get(row.get("class")).id();
-            Milestone first = milestones.get(row.get("volume").toLowerCase() + " 1");
-            planning.choose(
-                    person,
-                    classId,
-                    library.line(person.programId(), first.id()).bookId());
+            LineFacts first = library.line(
+                    person.programId(),
+                    milestones
+                            .get(row.get("volume").toLowerCase() + " " + row.get("first"))
+                            .id());
+            planning.choose(person, classId, first.bookId(), first.page());
             if (!row.get("piece").isEmpty()) {
                 planning.piece(
                         person,

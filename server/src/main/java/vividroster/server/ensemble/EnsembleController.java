@@ -25,7 +25,6 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.ensemble.Balance;
 import vividroster.core.ensemble.Gate;
-import vividroster.core.ensemble.PartProposal;
 import vividroster.core.ensemble.PieceDemand.Told;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
@@ -33,6 +32,7 @@ import vividroster.server.account.Reaches;
 import vividroster.server.belts.BeltBoards;
 import vividroster.server.ensemble.Ensembles.Candidate;
 import vividroster.server.ensemble.Ensembles.Candidates;
+import vividroster.server.ensemble.Ensembles.PartsOf;
 import vividroster.server.ensemble.Ensembles.Proposed;
 import vividroster.server.ensemble.PieceComparisons.Compared;
 import vividroster.server.ensemble.PieceComparisons.Piece;
@@ -143,12 +143,15 @@ class EnsembleController {
     }
 
     /** @param newNotes the part has and the student has not passed; faster than anything passed */
-    record PartSeatView(UUID studentId, String name, List<String> newNotes, boolean faster, boolean fits) {}
+    record PartAskView(UUID lineId, List<String> newNotes, boolean faster, boolean fits) {}
 
-    record ProposedPartView(UUID lineId, String title, List<PartSeatView> seats) {}
+    /** @param division in which the student sits now; lineId the part that is proposed; asks in the order of the parts */
+    record PartPlayerView(UUID studentId, String name, String division, UUID lineId, List<PartAskView> asks) {}
+
+    record OfferedPartView(UUID lineId, String title) {}
 
     /** @param unread parts of which only facts are kept */
-    record ProposedPartsView(List<ProposedPartView> parts, List<UUID> unread) {}
+    record ProposedPartsView(List<OfferedPartView> parts, List<PartPlayerView> players, List<UUID> unread) {}
 
     @GetMapping("/parts")
     @Operation(
@@ -162,24 +165,23 @@ class EnsembleController {
                     List<UUID> lines) {
         Proposed proposed = ensembles.propose(person.programId(), ensembleId, instrument, lines, reaches.of(person));
         return new ProposedPartsView(
-                proposed.inOrder(lines).stream()
-                        .map(id -> new ProposedPartView(
-                                id,
-                                proposed.parts().get(id.toString()).title(),
-                                proposed.seatsOf(id).stream()
-                                        .map(seat -> seat(seat, proposed))
-                                        .toList()))
+                proposed.parts().stream()
+                        .map(part -> new OfferedPartView(part.id(), part.title()))
                         .toList(),
-                List.copyOf(proposed.unread()));
+                proposed.players().stream().map(EnsembleController::partPlayer).toList(),
+                proposed.unread());
     }
 
-    private static PartSeatView seat(PartProposal.Seat seat, Proposed proposed) {
-        return new PartSeatView(
-                seat.studentId(),
-                proposed.students().get(seat.studentId()).student().name(),
-                seat.newNotes(),
-                seat.faster(),
-                seat.fits());
+    private static PartPlayerView partPlayer(PartsOf player) {
+        return new PartPlayerView(
+                player.seated().student().id(),
+                player.seated().student().name(),
+                player.seated().seat().division(),
+                player.part(),
+                player.asks().stream()
+                        .map(ask ->
+                                new PartAskView(UUID.fromString(ask.part()), ask.newNotes(), ask.faster(), ask.fits()))
+                        .toList());
     }
 
     /** @param newNow not passed by the section yet; toTeach of these what does not come by itself before the day */

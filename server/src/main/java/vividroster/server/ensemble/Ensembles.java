@@ -1,7 +1,6 @@
 package vividroster.server.ensemble;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -176,24 +175,20 @@ class Ensembles {
                         .toList());
     }
 
-    /** @param seats in the order of the parts; names of students and parts by id */
-    record Proposed(
-            List<PartProposal.Seat> seats, Map<UUID, Seated> students, Map<String, Milestone> parts, Set<UUID> unread) {
+    /**
+     * One player.
+     *
+     * @param part that is proposed
+     * @param asks what each part asks beyond what was passed, in the order of the parts
+     */
+    record PartsOf(Seated seated, UUID part, List<PartProposal.Seat> asks) {}
 
-        /** The parts that were read, in the order asked. */
-        List<UUID> inOrder(List<UUID> asked) {
-            return asked.stream()
-                    .distinct()
-                    .filter(id -> parts.containsKey(id.toString()))
-                    .toList();
-        }
-
-        List<PartProposal.Seat> seatsOf(UUID part) {
-            return seats.stream()
-                    .filter(seat -> seat.part().equals(part.toString()))
-                    .toList();
-        }
-    }
+    /**
+     * @param parts that were read, in the order asked
+     * @param players in the order of the parts proposed, the stronger ones of each first
+     * @param unread parts of which only facts are kept
+     */
+    record Proposed(List<Milestone> parts, List<PartsOf> players, List<UUID> unread) {}
 
     /**
      * Who of a section could play which part.
@@ -224,24 +219,27 @@ class Ensembles {
         if (known.isEmpty()) {
             throw Problem.input("lines", "Of these parts only facts are kept; their notes are needed to propose.");
         }
-        Map<String, Milestone> named = new HashMap<>();
-        List<PartProposal.Part> offered = new ArrayList<>();
-        for (UUID id : known) {
-            named.put(id.toString(), sheet.milestones().get(id));
-            offered.add(new PartProposal.Part(
-                    id.toString(), demands.get(id).notes(), demands.get(id).fastest()));
-        }
+        List<PartProposal.Part> offered = known.stream()
+                .map(id -> new PartProposal.Part(
+                        id.toString(), demands.get(id).notes(), demands.get(id).fastest()))
+                .toList();
         Map<UUID, Seated> students = new HashMap<>();
-        rows.forEach(row -> students.put(row.student().id(), row));
+        Map<UUID, PartProposal.Player> players = new HashMap<>();
+        rows.forEach(row -> {
+            students.put(row.student().id(), row);
+            players.put(row.student().id(), player(row, passed(row, lines, sheet), demands));
+        });
         return new Proposed(
-                PartProposal.of(
-                        offered,
-                        rows.stream()
-                                .map(row -> player(row, passed(row, lines, sheet), demands))
-                                .toList()),
-                students,
-                named,
-                asked.stream().filter(id -> !demands.containsKey(id)).collect(Collectors.toSet()));
+                known.stream().map(sheet.milestones()::get).toList(),
+                PartProposal.of(offered, players.values()).stream()
+                        .map(seat -> new PartsOf(
+                                students.get(seat.studentId()),
+                                UUID.fromString(seat.part()),
+                                offered.stream()
+                                        .map(part -> PartProposal.seat(part, players.get(seat.studentId())))
+                                        .toList()))
+                        .toList(),
+                asked.stream().filter(id -> !demands.containsKey(id)).toList());
     }
 
     private static List<UUID> passed(Seated row, Collection<UUID> lines, Sheet sheet) {

@@ -3,12 +3,14 @@ package vividroster.server.ensemble;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
@@ -24,6 +26,7 @@ import vividroster.core.roster.SectionScope;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.hearing.HearingRuns;
 import vividroster.server.hearing.HearingRuns.Seated;
+import vividroster.server.hearing.Player;
 import vividroster.server.hearing.Progress;
 import vividroster.server.hearing.Progress.Question;
 import vividroster.server.hearing.Progress.Sheet;
@@ -34,19 +37,19 @@ import vividroster.server.lines.PartsAsked.Asked;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Problem;
 import vividroster.server.roster.Rosters;
+import vividroster.server.season.SectionPaces;
+import vividroster.server.season.SectionPaces.Ahead;
 
 /** Candidates for a concert side by side: what each would still have to be taught, by section. */
 @Service
 class PieceComparisons {
-
-    /** Weeks of teaching from which a section's pace is told; ours. */
-    private static final int PACE_WEEKS = 6;
 
     private final Rosters rosters;
     private final Progress progress;
     private final HearingRuns runs;
     private final Library library;
     private final PartsAsked parts;
+    private final SectionPaces paces;
     private final Office office;
     private final InstrumentCatalog catalog;
 
@@ -56,6 +59,7 @@ class PieceComparisons {
             HearingRuns runs,
             Library library,
             PartsAsked parts,
+            SectionPaces paces,
             Office office,
             InstrumentCatalog catalog) {
         this.rosters = rosters;
@@ -63,6 +67,7 @@ class PieceComparisons {
         this.runs = runs;
         this.library = library;
         this.parts = parts;
+        this.paces = paces;
         this.office = office;
         this.catalog = catalog;
     }
@@ -97,55 +102,52 @@ class PieceComparisons {
             throw Problem.input("lines", "One of these pieces is not in the library any more; choose again.");
         }
         Sheet assigned = progress.sheet(programId, Question.of(seats, on));
-        List<UUID> worked = bookLines(programId, assigned).stream()
-                .filter(id -> !wanted.contains(id))
+        List<LineFacts> worked = bookLines(programId, assigned).stream()
+                .filter(line -> !wanted.contains(line.milestoneId()))
                 .toList();
-        Set<UUID> asked = new LinkedHashSet<>(worked);
+        List<UUID> workedIds = worked.stream().map(LineFacts::milestoneId).toList();
+        Set<UUID> asked = new LinkedHashSet<>(workedIds);
         asked.addAll(wanted);
         Sheet sheet = progress.sheet(programId, Question.of(seats, on).also(asked));
-        List<LocalDate> mondays = taughtMondays(year);
-        int weeksLeft = (int) mondays.stream()
-                .filter(monday -> monday.isAfter(on) && monday.isBefore(by))
-                .count();
-        LocalDate lately = mondays.stream()
-                .filter(monday -> !monday.isAfter(on))
-                .sorted(Comparator.reverseOrder())
-                .limit(PACE_WEEKS)
-                .reduce((later, earlier) -> earlier)
-                .orElse(on);
-        Map<InstrumentCode, List<Seated>> sections = new LinkedHashMap<>();
+        Map<InstrumentCode, List<Player>> sections = new LinkedHashMap<>();
         rows.forEach(row -> sections.computeIfAbsent(row.seat().instrument(), code -> new ArrayList<>())
-                .add(row));
+                .add(row.player()));
         Map<UUID, Map<InstrumentCode, Told>> told = new LinkedHashMap<>();
         wanted.forEach(id -> told.put(id, new LinkedHashMap<>()));
+        Ahead ahead = paces.ahead(programId, classId, sections, workedIds, sheet, by);
+        Map<InstrumentCode, Map<UUID, Asked>> read = parts.of(programId, classId, asked, sections.keySet());
         sections.forEach((code, players) -> {
             if (catalog.withCode(code).pitched()) {
-                Map<UUID, Asked> demands = parts.of(programId, classId, asked, code);
-                PieceDemand.Section section = section(players, worked, demands, sheet, lately);
+                Map<UUID, Asked> demands = read.get(code);
+                PieceDemand.Section section = new PieceDemand.Section(
+                        ahead.sections().get(code), new Shelf(worked, demands, ahead.planned(), sheet).of(players));
                 wanted.stream()
                         .filter(demands::containsKey)
                         .forEach(id -> told.get(id)
-                                .put(code, PieceDemand.of(demands.get(id).notes(), section, weeksLeft, newNotesAWeek)));
+                                .put(
+                                        code,
+                                        PieceDemand.of(
+                                                demands.get(id).notes(), section, ahead.weeks(), newNotesAWeek)));
             }
         });
-        Map<UUID, List<Told>> read = new LinkedHashMap<>();
+        Map<UUID, List<Told>> known = new LinkedHashMap<>();
         told.forEach((id, ofSections) -> {
             if (!ofSections.isEmpty()) {
-                read.put(id, List.copyOf(ofSections.values()));
+                known.put(id, List.copyOf(ofSections.values()));
             }
         });
-        Set<UUID> order = new LinkedHashSet<>(PieceDemand.easiestFirst(read));
+        Set<UUID> order = new LinkedHashSet<>(PieceDemand.easiestFirst(known));
         order.addAll(wanted);
         return new Compared(
                 by,
-                weeksLeft,
+                ahead.lessonWeeks(),
                 order.stream()
                         .map(id -> new Piece(facts.get(id), sheet.milestones().get(id), told.get(id)))
                         .toList());
     }
 
     /** The lines of every book the class works in, in the order of the books. */
-    private List<UUID> bookLines(UUID programId, Sheet assigned) {
+    private List<LineFacts> bookLines(UUID programId, Sheet assigned) {
         List<UUID> set = assigned.milestones().values().stream()
                 .filter(one -> one.kind() == MilestoneKind.LINE)
                 .map(Milestone::id)
@@ -156,35 +158,41 @@ class PieceComparisons {
                 .sorted()
                 .flatMap(book ->
                         library.linesOf(programId, book).stream().sorted(Comparator.comparingInt(LineFacts::number)))
-                .map(LineFacts::milestoneId)
                 .toList();
     }
 
-    private static List<LocalDate> taughtMondays(SchoolYear year) {
-        return year.weeks().stream()
-                .filter(week -> !week.schoolDays().isEmpty())
-                .map(SchoolYear.Week::monday)
-                .toList();
-    }
+    /** The lines of the books for one section. @param planned lines by the week they stand in */
+    private record Shelf(List<LineFacts> worked, Map<UUID, Asked> demands, Map<UUID, Integer> planned, Sheet sheet) {
 
-    private static PieceDemand.Section section(
-            List<Seated> players, List<UUID> worked, Map<UUID, Asked> demands, Sheet sheet, LocalDate lately) {
-        List<Worked> lines = new ArrayList<>();
-        for (UUID id : worked) {
-            if (demands.containsKey(id)) {
-                List<LocalDate> days = players.stream()
-                        .filter(row -> sheet.standing(row.player(), id).isPassed())
-                        .map(row -> sheet.standing(row.player(), id).passedOn().orElse(LocalDate.MIN))
-                        .sorted()
-                        .toList();
-                int half = (players.size() + 1) / 2;
-                lines.add(new Worked(
-                        id,
-                        demands.get(id).notes(),
-                        days.size(),
-                        days.size() >= half && !days.get(half - 1).isBefore(lately)));
-            }
+        /** In the order they come in: what is set, then what is planned by its week, then on through the books. */
+        List<Worked> of(List<Player> players) {
+            Set<UUID> set = worked.stream()
+                    .map(LineFacts::milestoneId)
+                    .filter(id -> isSet(players, id))
+                    .collect(Collectors.toSet());
+            Map<UUID, Integer> lastSet = new HashMap<>();
+            worked.stream()
+                    .filter(line -> set.contains(line.milestoneId()))
+                    .forEach(line -> lastSet.merge(line.bookId(), line.number(), Math::max));
+            return worked.stream()
+                    .filter(line -> demands.containsKey(line.milestoneId()))
+                    .sorted(Comparator.comparingInt(line -> set.contains(line.milestoneId())
+                            ? 0
+                            : planned.getOrDefault(line.milestoneId(), Integer.MAX_VALUE)))
+                    .map(line -> new Worked(
+                            line.milestoneId(),
+                            demands.get(line.milestoneId()).notes(),
+                            SectionPaces.passedBy(players, line.milestoneId(), sheet),
+                            set.contains(line.milestoneId())
+                                    || planned.containsKey(line.milestoneId())
+                                    || line.number() > lastSet.getOrDefault(line.bookId(), 0)))
+                    .toList();
         }
-        return new PieceDemand.Section(players.size(), lines, PACE_WEEKS);
+
+        private boolean isSet(List<Player> players, UUID id) {
+            return players.stream()
+                    .anyMatch(player -> sheet.assigned(player).containsKey(id)
+                            || sheet.standing(player, id).isPassed());
+        }
     }
 }

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -46,20 +47,25 @@ public class PartsAsked {
     /** By line; lines of which only facts are kept are left out. */
     @Transactional(readOnly = true)
     public Map<UUID, Asked> of(UUID programId, UUID classId, Collection<UUID> lineIds, InstrumentCode instrument) {
-        Map<UUID, Asked> asked = new HashMap<>();
-        if (lineIds.isEmpty()) {
-            return asked;
-        }
-        Instrument player = readers.withCode(instrument);
-        Map<UUID, LineNotations.Source> sources = notations.sources(programId, lineIds);
-        Map<UUID, LineReadings.Context> of = contexts.ofEach(programId, classId, sources.keySet());
+        return of(programId, classId, lineIds, List.of(instrument)).get(instrument);
+    }
+
+    /** The same for each of some instruments. */
+    @Transactional(readOnly = true)
+    public Map<InstrumentCode, Map<UUID, Asked>> of(
+            UUID programId, UUID classId, Collection<UUID> lineIds, Collection<InstrumentCode> instruments) {
+        Map<UUID, LineNotations.Source> sources = lineIds.isEmpty() ? Map.of() : notations.sources(programId, lineIds);
+        Map<UUID, LineReadings.Context> contexts =
+                sources.isEmpty() ? Map.of() : this.contexts.ofEach(programId, classId, sources.keySet());
+        Map<InstrumentCode, Map<UUID, Asked>> asked = new HashMap<>();
+        instruments.forEach(instrument -> asked.put(instrument, new HashMap<>()));
         sources.forEach((lineId, source) -> notations.readable(source).ifPresent(score -> {
-            LineReadings.Context context = of.get(lineId);
-            asked.put(
+            LineReadings.Context context = contexts.get(lineId);
+            asked.forEach((instrument, lines) -> lines.put(
                     lineId,
                     read.get(
                             new Page(source, instrument, context.stage(), context.conventions()),
-                            page -> asked(score, player, context)));
+                            page -> asked(score, readers.withCode(instrument), context))));
         }));
         return asked;
     }

@@ -64,10 +64,10 @@ public class Placings {
         Map<InstrumentCode, Integer> seated = new HashMap<>();
         if (!trials.isEmpty()) {
             List<Seat> seats = rosters.seatsOn(programId, office.today(programId));
-            rosters.classes(programId)
-                    .forEach(one -> classes.wanted(programId, one.id()).forEach((code, students) -> {
+            classes.wanted(programId)
+                    .forEach((classId, ofClass) -> ofClass.forEach((code, students) -> {
                         wanted.merge(code, students, Integer::sum);
-                        seated.merge(code, players(seats, seat -> seat.classId().equals(one.id()), code), Integer::sum);
+                        seated.merge(code, players(seats, seat -> seat.classId().equals(classId), code), Integer::sum);
                     }));
             trials.forEach(
                     trial -> seated.computeIfAbsent(trial.instrument(), code -> players(seats, seat -> true, code)));

@@ -76,10 +76,16 @@ public class Classes {
     /** How many a director wants on each instrument of a class, its divisions together; those nobody spoke of left out. */
     @Transactional(readOnly = true)
     public Map<InstrumentCode, Integer> wanted(UUID programId, UUID classId) {
-        Map<InstrumentCode, Integer> wanted = new HashMap<>();
-        classes.findWanted(programId).stream()
-                .filter(one -> one.classId().equals(classId))
-                .forEach(one -> wanted.merge(one.instrument(), one.students(), Integer::sum));
+        return wanted(programId).getOrDefault(classId, Map.of());
+    }
+
+    /** The same of every class; classes nobody spoke of are left out. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Map<InstrumentCode, Integer>> wanted(UUID programId) {
+        Map<UUID, Map<InstrumentCode, Integer>> wanted = new HashMap<>();
+        classes.findWanted(programId)
+                .forEach(one -> wanted.computeIfAbsent(one.classId(), id -> new HashMap<>())
+                        .merge(one.instrument(), one.students(), Integer::sum));
         return wanted;
     }
 

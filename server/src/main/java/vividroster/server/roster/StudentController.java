@@ -3,9 +3,11 @@ package vividroster.server.roster;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +29,7 @@ import vividroster.core.roster.PersonName;
 import vividroster.core.roster.Seat;
 import vividroster.core.text.Lengths;
 import vividroster.server.platform.Absent;
+import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.platform.Typed;
 
@@ -37,11 +40,13 @@ class StudentController {
 
     private final StudentEditing editing;
     private final Seating seating;
+    private final Divisions divisions;
     private final Rosters rosters;
 
-    StudentController(StudentEditing editing, Seating seating, Rosters rosters) {
+    StudentController(StudentEditing editing, Seating seating, Divisions divisions, Rosters rosters) {
         this.editing = editing;
         this.seating = seating;
+        this.divisions = divisions;
         this.rosters = rosters;
     }
 
@@ -168,5 +173,47 @@ class StudentController {
             @PathVariable UUID classId,
             @Valid @RequestBody ChairsRequest request) {
         editing.chairs(person.programId(), classId, request.instrument(), request.division(), request.students());
+    }
+
+    record DivisionForm(
+            @NotNull @Size(max = Lengths.LABEL, message = "A division's name has at most {max} letters.")
+            String name,
+
+            @NotNull @Size(max = 400, message = "At most {max} students.")
+            List<@NotNull UUID> students) {}
+
+    record DivideRequest(
+            @NotNull(message = "Choose an instrument.") InstrumentCode instrument,
+            @NotNull(message = "Say from which day.") LocalDate startsOn,
+
+            @NotEmpty(message = "Say who plays what.") @Size(max = 12, message = "At most {max} divisions.")
+            List<@Valid @NotNull DivisionForm> divisions) {
+
+        Map<UUID, String> byStudent() {
+            Map<UUID, String> byStudent = new LinkedHashMap<>();
+            for (int i = 0; i < divisions.size(); i++) {
+                for (UUID student : divisions.get(i).students()) {
+                    if (byStudent.put(student, divisions.get(i).name().strip()) != null) {
+                        throw Problem.input(
+                                "divisions[" + i + "].students", "A student sits in one division at a time.");
+                    }
+                }
+            }
+            return byStudent;
+        }
+    }
+
+    @PutMapping("/classes/{classId}/divisions")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @PreAuthorize("hasAuthority('DIRECT')")
+    @Operation(
+            operationId = "divideSection",
+            summary =
+                    "Seat students of a section in divisions from a day on, all or none; the rest stay where they are")
+    void divide(
+            @AuthenticationPrincipal SignedIn person,
+            @PathVariable UUID classId,
+            @Valid @RequestBody DivideRequest request) {
+        divisions.divide(person.programId(), classId, request.instrument(), request.byStudent(), request.startsOn());
     }
 }

@@ -122,7 +122,7 @@ class PlanChoices {
             wanted.put(PlanItem.Kind.BELT, belts.of(programId, instruments));
         }
         Map<UUID, Set<InstrumentCode>> reached =
-                belts.withSlots(programId, choice.beltIds(), instruments, wanted, heardAlone);
+                belts.withSlots(year, choice.classId(), choice.beltIds(), instruments, wanted, heardAlone);
         List<KeptItem> made = new ArrayList<>();
         int ordinal = year.items().stream()
                         .flatMap(item -> item.kept().stream())

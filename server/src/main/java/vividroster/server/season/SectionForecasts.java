@@ -4,7 +4,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +19,6 @@ import vividroster.core.music.InstrumentCode;
 import vividroster.core.plan.Forecast;
 import vividroster.core.plan.PlanItem;
 import vividroster.core.plan.SectionPace;
-import vividroster.core.progress.Standing;
 import vividroster.core.roster.Seat;
 import vividroster.core.season.SchoolYear;
 import vividroster.core.season.SchoolYear.Week;
@@ -75,7 +73,7 @@ class SectionForecasts {
 
         /** Weeks to come, counted from 1; 0 where the day is past. */
         int weeksLeft() {
-            return Math.max(0, targetWeek.orElse(year.year().weeks().size()) - year.firstFree() + 1);
+            return SectionPaces.weeksLeft(year, targetWeek);
         }
 
         /** Of its usual minutes, as it is planned now. */
@@ -192,21 +190,11 @@ class SectionForecasts {
                 .forEach(
                         seat -> sections.computeIfAbsent(catalog.withCode(seat.instrument()), none -> new ArrayList<>())
                                 .add(new Player(seat.studentId(), seat.instrument())));
-        List<Integer> meetings = meetings(year, target.classId());
+        List<Integer> meetings = SectionPaces.meetings(year, target.classId());
         List<Of> all = new ArrayList<>();
         sections.forEach(
                 (instrument, players) -> all.add(of(year, target, instrument, players, lines, meetings, sheet)));
         return new OfTarget(target, line, all, kept.stream().collect(Collectors.groupingBy(Kept::instrument)), set);
-    }
-
-    private static List<Integer> meetings(SeasonYear year, UUID classId) {
-        return year.classes().stream()
-                .filter(one -> one.id().equals(classId))
-                .findFirst()
-                .map(one -> year.year().weeks().stream()
-                        .map(week -> one.times().daysIn(year.year(), week).size())
-                        .toList())
-                .orElseThrow();
     }
 
     private static Of of(
@@ -217,37 +205,14 @@ class SectionForecasts {
             List<UUID> lines,
             List<Integer> meetings,
             Progress.Sheet sheet) {
-        Map<UUID, Integer> passed = new HashMap<>();
-        List<Integer> passWeeks = new ArrayList<>();
-        for (Player player : players) {
-            for (UUID line : lines) {
-                Standing standing = sheet.standing(player, line);
-                if (standing.isPassed()) {
-                    passed.merge(line, 1, Integer::sum);
-                    standing.passedOn().flatMap(year::weekOf).ifPresent(passWeeks::add);
-                }
-            }
-        }
-        List<SeasonYear.Item> own = year.items().stream()
-                .filter(item -> item.item().kind() == PlanItem.Kind.LINE
-                        && item.item().stands().isPresent()
-                        && year.sections().stream()
-                                .anyMatch(section -> section.classId().equals(target.classId())
-                                        && section.instrument().equals(instrument)
-                                        && item.item().sections().contains(section.id())))
-                .toList();
-        int first = own.stream()
-                .flatMap(item -> item.orders().stream())
-                .flatMap(order -> year.weekOf(order.setOn()).stream())
-                .min(Comparator.naturalOrder())
-                .orElse(year.firstFree());
-        SectionPace pace = new SectionPace(players.size(), meetings, first, year.firstFree(), passWeeks, own.size());
+        SectionPace pace = SectionPaces.of(year, target.classId(), instrument, players, lines, meetings, sheet);
         return new Of(
                 year,
                 target.classId(),
                 pace,
-                pace.forecast(
-                        lines.stream().map(line -> passed.getOrDefault(line, 0)).toList()),
+                pace.forecast(lines.stream()
+                        .map(line -> SectionPaces.passedBy(players, line, sheet))
+                        .toList()),
                 instrument,
                 year.weekOf(target.byDay()));
     }

@@ -43,14 +43,14 @@ public class YearPlanning {
         this.office = office;
     }
 
-    /** A whole book with its tests and belts. */
+    /** A book from a page on, with its tests and belts. */
     @Transactional
-    public void choose(SignedIn person, UUID classId, UUID bookId) {
+    public void choose(SignedIn person, UUID classId, UUID bookId, int fromPage) {
         choices.choose(
                 person,
                 new PlanChoices.YearChoice(
                         classId,
-                        Optional.of(new PlanChoices.Pages(bookId, Optional.empty(), Optional.empty())),
+                        Optional.of(new PlanChoices.Pages(bookId, Optional.of(fromPage), Optional.empty())),
                         false,
                         true,
                         true,
