@@ -35,7 +35,7 @@ const proposed: ProposedPartsOf = {
       name: "Ana Reed",
       division: "2nd",
       lineId: "low",
-      asks: [ask("high", ["A5", "B5"], true), ask("low", [])],
+      asks: [ask("high", ["A 5", "B-flat 5"], true), ask("low", [])],
     },
   ],
   unread: [],
@@ -44,8 +44,8 @@ const proposed: ProposedPartsOf = {
 describe("what a part asks", () => {
   it("names the notes and the speed, or that all is passed", () => {
     expect(askWords(ask("high", []))).toBe("all passed");
-    expect(askWords(ask("high", ["A5", "B5"]))).toBe("new: A5, B5");
-    expect(askWords(ask("high", ["A5"], true))).toBe("new: A5; faster than anything passed");
+    expect(askWords(ask("high", ["A 5", "B-flat 5"]))).toBe("new: A5 B♭5");
+    expect(askWords(ask("high", ["A 5"], true))).toBe("new: A5; faster than anything passed");
     expect(askWords(ask("high", [], true))).toBe("faster than anything passed");
   });
 
@@ -73,7 +73,7 @@ describe("players beside their parts", () => {
     expect(within(bo).getAllByRole("radio")[0]).toHaveProperty("checked", true);
     fireEvent.click(within(bo).getAllByRole("radio")[1]!);
     const ana = screen.getByRole("row", { name: /Ana Reed/ });
-    fireEvent.click(within(ana).getByRole("radio", { name: /new: A5, B5/ }));
+    fireEvent.click(within(ana).getByRole("radio", { name: /new: A5 B♭5/ }));
     expect(within(ana).getByText("proposed")).toBeDefined();
     fireEvent.change(await screen.findByLabelText("Gannet"), { target: { value: "Solo" } });
     fireEvent.click(screen.getByRole("button", { name: "Seat them so" }));

@@ -1,6 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import type { PieceView } from "../../api/types";
 import { longDay } from "../../app/days";
 import { yearQuery } from "../../app/queries";
 import { Field } from "../../ui/Field";
@@ -8,6 +7,7 @@ import { Failed, Skeleton } from "../../ui/parts";
 import { counted } from "../../ui/words";
 import { piecesQuery } from "./ensemble.queries";
 import { LinesPicked } from "./LinesPicked";
+import { PiecesTable } from "./PiecesTable";
 
 /** Candidates for a concert: what each would still have to be taught, in notes and weeks. */
 export function Pieces({ ensembleId }: { ensembleId: string }) {
@@ -59,64 +59,9 @@ export function Pieces({ ensembleId }: { ensembleId: string }) {
             {counted(pieces.data.weeksLeft, "week")} of lessons until {longDay(pieces.data.by)}; the piece
             that leaves least to teach comes first.
           </p>
-          <div className="grid gap-6">
-            {pieces.data.pieces.map((piece) => (
-              <Piece key={piece.lineId} piece={piece} />
-            ))}
-          </div>
+          <PiecesTable compared={pieces.data} />
         </>
       )}
     </>
-  );
-}
-
-function Piece({ piece }: { piece: PieceView }) {
-  const cell = "border-t border-[var(--hairline)] py-1 pr-4 align-top";
-  return (
-    <section aria-label={piece.title}>
-      <h2 className="text-[1.2rem]">
-        {piece.title}{" "}
-        <span className="small soft font-normal">
-          {piece.concertKey}, {counted(piece.measures, "measure")}
-        </span>
-      </h2>
-      {piece.sections.length === 0 ? (
-        <p className="soft">
-          Only its facts are kept; bring its notes in under Library to see what it asks of each section.
-        </p>
-      ) : (
-        <table className="w-full border-separate border-spacing-0">
-          <thead>
-            <tr className="small soft text-left">
-              {["Section", "Notes", "New today", "Still to teach", "Weeks"].map((heading) => (
-                <th key={heading} scope="col" className="pr-4 font-normal">
-                  {heading}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {piece.sections.map((section) => (
-              <tr key={section.instrument}>
-                <th scope="row" className={`${cell} text-left font-semibold whitespace-nowrap`}>
-                  {section.instrumentName}
-                </th>
-                <td className={cell}>{section.asked}</td>
-                <td className={cell}>{section.newNow.join(", ") || <span className="soft">none</span>}</td>
-                <td className={cell}>
-                  {section.toTeach.join(", ") || (
-                    <span className="soft">{section.newNow.length > 0 ? "comes by itself" : "nothing"}</span>
-                  )}
-                </td>
-                <td className={`${cell} whitespace-nowrap ${section.fits ? "" : "text-error font-semibold"}`}>
-                  {section.weeks}
-                  {!section.fits && ", too many"}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-    </section>
   );
 }

@@ -1,4 +1,5 @@
 import type { ProposedPartsOf } from "../../api/types";
+import { noteName } from "../../ui/notes";
 
 type Ask = ProposedPartsOf["players"][number]["asks"][number];
 
@@ -13,7 +14,7 @@ export function divisionNames(proposed: ProposedPartsOf): readonly string[] {
 /** What a part asks of a player beyond what was passed. */
 export function askWords(ask: Ask): string {
   if (ask.fits) return "all passed";
-  const notes = ask.newNotes.length > 0 ? `new: ${ask.newNotes.join(", ")}` : "";
+  const notes = ask.newNotes.length > 0 ? `new: ${ask.newNotes.map(noteName).join(" ")}` : "";
   const speed = ask.faster ? "faster than anything passed" : "";
   return [notes, speed].filter(Boolean).join("; ");
 }

@@ -1,7 +1,7 @@
 import clsx from "clsx";
 import type { Finger, LineAnalysis } from "../../api/types";
 import { HoleChart } from "./HoleChart";
-import { signed } from "./line";
+import { signed } from "../../ui/notes";
 
 interface Props {
   fingers: readonly (readonly Finger[])[];

@@ -9,6 +9,7 @@ import type {
   SectionView,
 } from "../../api/types";
 import type { Look } from "./LookPicker";
+import { signed } from "../../ui/notes";
 
 export interface Bracket {
   /** Index of the measure in the line. */
@@ -157,9 +158,6 @@ export function looksOf(fingers: readonly (readonly Finger[])[], struck: boolean
     "FINGERS",
   ];
 }
-
-/** "B-flat" with its sign, which is narrower. */
-export const signed = (name: string): string => name.replace("-flat", "♭").replace("-sharp", "♯");
 
 /** What stands under a note. */
 export type Under = "FINGERS" | "NAMES" | "SYLLABLES";

@@ -1,6 +1,7 @@
 import clsx from "clsx";
 import type { SwitchView } from "../../api/types";
-import { handSentence, noteName } from "./switchRows";
+import { noteName } from "../../ui/notes";
+import { handSentence } from "./switchRows";
 
 const words = {
   ALIKE: "the same",

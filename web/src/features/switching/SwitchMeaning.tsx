@@ -4,7 +4,7 @@ import type { SwitchView } from "../../api/types";
 import { BeltStrip } from "../../ui/BeltStrip";
 import { Failed } from "../../ui/parts";
 import { HandStrip } from "./HandStrip";
-import { noteName } from "./switchRows";
+import { noteName } from "../../ui/notes";
 
 type Things = SwitchView["counts"];
 

@@ -1,4 +1,4 @@
-import { signed } from "../line/line";
+import { noteName } from "../../ui/notes";
 import type { Student, SwitchRequest, SwitchView } from "../../api/types";
 
 /** Somebody who is to change, in one class; without an instrument until one is chosen. */
@@ -41,9 +41,6 @@ export const requestOf = (
     .filter((row) => row.instrument && row.classId)
     .map((row) => ({ studentId: row.studentId, classId: row.classId, instrument: row.instrument })),
 });
-
-/** "B-flat 4" as it is written small: "B♭4". */
-export const noteName = (note: string): string => signed(note).replace(" ", "");
 
 /** What the hand keeps, in one sentence. */
 export function handSentence(view: Pick<SwitchView, "hands" | "keepsAll" | "fromName" | "toName">): string {

@@ -2,6 +2,7 @@ package vividroster.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -130,7 +131,7 @@ class EnsembleTest {
     @Test
     void aPieceIsHeldAgainstWhatEachSectionHasPassed() {
         notes("line", "X:1\nT:Low\nM:4/4\nL:1/4\nK:Bb\nB,CDE|DCB,2|]\n");
-        notes("line 2", "X:1\nT:High\nM:4/4\nL:1/4\nK:Bb\nB,CDE|FGAB|]\n");
+        notes("line 2", "X:1\nT:High\nM:4/4\nL:1/4\nK:Bb\nB,CDE|fgab|]\n");
         assertThat(director.post("/api/season/orders", school.order(List.of(school.tutti()), "line"))
                         .status())
                 .isLessThan(300);
@@ -142,7 +143,8 @@ class EnsembleTest {
         assertThat(compared.json().path("weeksLeft").asInt()).isBetween(6, 8);
         JsonNode flutes = compared.json().path("pieces").get(0).path("sections").get(0);
         assertThat(flutes.path("instrument").asString()).isEqualTo("flute");
-        assertThat(flutes.path("newNow")).hasSize(4);
+        assertThat(flutes.path("newNow")).as("from low to high").hasSize(4);
+        assertThat(flutes.path("newNow").get(0).asString()).startsWith("F ");
         assertThat(flutes.path("weeks").asInt()).isEqualTo(2);
         assertThat(flutes.path("fits").asBoolean()).isTrue();
         assertThat(director.get(path + "&by=" + School.TODAY.minusDays(1)).status())
@@ -152,5 +154,56 @@ class EnsembleTest {
                                 + School.TODAY.plusWeeks(8))
                         .status())
                 .isEqualTo(422);
+    }
+
+    @Test
+    void aPieceKnownByItsFactsIsComparedByItsNotesAndKeyAndOneWithoutNotesIsLast() {
+        String book = director.post("/api/books", Map.of("title", "Concert folder", "notesKept", false))
+                .json()
+                .path("id")
+                .asString();
+        List<String> pieces = new ArrayList<>();
+        for (String notes : List.of("", "Bb3 C4 F5 G5 Ab5 Bb5")) {
+            Map<String, Object> piece = new HashMap<>(Map.of(
+                    "bookId",
+                    book,
+                    "page",
+                    1,
+                    "number",
+                    1 + pieces.size(),
+                    "title",
+                    "Piece " + pieces.size(),
+                    "concertKey",
+                    "A-flat major",
+                    "meter",
+                    "3/4",
+                    "tempoBpm",
+                    80,
+                    "measures",
+                    16));
+            piece.put("playedMeasures", 16);
+            piece.put("notesUsed", notes);
+            piece.put("valuesIntroduced", List.of("dotted half"));
+            Answer made = director.post("/api/books/lines", piece);
+            assertThat(made.status()).as(made.text()).isEqualTo(200);
+            pieces.add(made.json().path("id").asString());
+        }
+        Answer compared = director.get("/api/ensembles/" + school.id("Winds") + "/pieces?lines="
+                + String.join(",", pieces) + "&by=" + School.TODAY.plusWeeks(8));
+        assertThat(compared.status()).as(compared.text()).isEqualTo(200);
+        JsonNode first = compared.json().path("pieces").get(0);
+        assertThat(first.path("title").asString()).isEqualTo("Piece 1");
+        assertThat(first.path("sections").get(0).path("toTeach")).hasSize(4);
+        assertThat(first.path("sections").get(0).path("weeks").asInt()).isEqualTo(2);
+        assertThat(first.path("sections").get(0).path("others").toString()).contains("4 flats", "3/4", "dotted half");
+        assertThat(compared.json().path("pieces").get(1).path("sections"))
+                .as("no notes are known")
+                .isEmpty();
+        assertThat(compared.json()
+                        .path("sections")
+                        .get(0)
+                        .path("instrumentName")
+                        .asString())
+                .isEqualTo("Flute");
     }
 }

@@ -26,10 +26,10 @@ public final class PartProposal {
      * One part.
      *
      * @param name as it is printed, "1st"
-     * @param notes it needs, by written name with octave ("F#5"); what it asks beyond notes is told beside it
+     * @param notes it needs, as written midi numbers: another spelling is not another fingering
      * @param fastest notes in a second at the tempo of the piece
      */
-    public record Part(String name, Set<String> notes, double fastest) {
+    public record Part(String name, Set<Integer> notes, double fastest) {
         public Part {
             notes = Set.copyOf(notes);
         }
@@ -42,14 +42,14 @@ public final class PartProposal {
      * @param fastest notes in a second of the fastest thing passed; 0 for none
      * @param passed how many milestones, to tell the stronger of two
      */
-    public record Player(UUID studentId, Set<String> met, double fastest, int passed) {
+    public record Player(UUID studentId, Set<Integer> met, double fastest, int passed) {
         public Player {
             met = Set.copyOf(met);
         }
     }
 
-    /** @param newNotes the part has and the player has not passed yet; faster whether it is faster than anything passed */
-    public record Seat(UUID studentId, String part, List<String> newNotes, boolean faster) {
+    /** @param newNotes the part has and the player has not passed yet, from low to high; faster whether it is faster than anything passed */
+    public record Seat(UUID studentId, String part, List<Integer> newNotes, boolean faster) {
         public Seat {
             newNotes = List.copyOf(newNotes);
         }

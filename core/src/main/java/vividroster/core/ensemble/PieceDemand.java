@@ -8,7 +8,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vividroster.core.plan.SectionPace;
+import vividroster.core.reading.Vocabulary.NewNote;
+import vividroster.core.reading.Vocabulary.Thing;
 
 /** What a piece asks of a section beyond what the section has passed, now and by a day. */
 public final class PieceDemand {
@@ -21,22 +25,24 @@ public final class PieceDemand {
     /**
      * A line of a book the section works in.
      *
-     * @param notes it has for the section, by written name with octave
+     * @param things it uses as the section reads it
      * @param passedBy how many of the section have passed it
      * @param toCome whether the section is set it or has not come to it yet; what was left out on the way never comes
      */
-    public record Worked(UUID lineId, Set<String> notes, int passedBy, boolean toCome) {
+    public record Worked(UUID lineId, Set<Thing> things, int passedBy, boolean toCome) {
         public Worked {
-            notes = Set.copyOf(notes);
+            things = Set.copyOf(things);
         }
     }
 
     /**
      * @param pace of the section; a line is its own where {@link SectionPace#enough()} have passed it
+     * @param known before the first line
      * @param lines in the order they come in
      */
-    public record Section(SectionPace pace, List<Worked> lines) {
+    public record Section(SectionPace pace, Set<Thing> known, List<Worked> lines) {
         public Section {
+            known = Set.copyOf(known);
             lines = List.copyOf(lines);
         }
 
@@ -44,20 +50,20 @@ public final class PieceDemand {
             return pace.students() > 0 && line.passedBy() >= pace.enough();
         }
 
-        /** Notes of everything the section has passed. */
-        public Set<String> met() {
-            Set<String> met = new HashSet<>();
-            lines.stream().filter(this::has).forEach(line -> met.addAll(line.notes()));
+        /** What everything the section has passed uses, and what it knew before. */
+        public Set<Thing> met() {
+            Set<Thing> met = new HashSet<>(known);
+            lines.stream().filter(this::has).forEach(line -> met.addAll(line.things()));
             return met;
         }
 
         /**
-         * Notes it will likely have met by then, going on through the books line by line as it is forecast to.
+         * What it will likely have met by then, going on through the books line by line as it is forecast to.
          *
          * @param weeks to come, of the calendar; 0 for today
          */
-        public Set<String> metBy(int weeks) {
-            Set<String> met = met();
+        public Set<Thing> metBy(int weeks) {
+            Set<Thing> met = met();
             List<Integer> passed = new ArrayList<>();
             for (Worked line : lines) {
                 if (line.toCome() && !has(line)) {
@@ -65,7 +71,7 @@ public final class PieceDemand {
                     if (pace.forecast(passed).chanceBy(weeks, pace.ahead()) < LIKELY) {
                         break;
                     }
-                    met.addAll(line.notes());
+                    met.addAll(line.things());
                 }
             }
             return met;
@@ -73,44 +79,56 @@ public final class PieceDemand {
     }
 
     /**
-     * What has to be taught for one piece.
+     * What has to be taught for one piece. Notes are midi numbers as written, from low to high: another spelling is not another
+     * fingering.
      *
      * @param asked how many different notes the piece has for the section
      * @param newNow which of them the section has not passed yet
      * @param toTeach which of these will not have come by the day of themselves
-     * @param weeks of teaching they take at so many new notes a week
+     * @param others of values, signs, keys and meters those that will not have come by then; they are taught beside the notes
+     * @param weeks of teaching the notes take at so many new notes a week
      * @param fits whether there are as many weeks with a lesson
      */
-    public record Told(int asked, List<String> newNow, List<String> toTeach, int weeks, boolean fits) {
+    public record Told(
+            int asked, List<Integer> newNow, List<Integer> toTeach, Set<Thing> others, int weeks, boolean fits) {
         public Told {
             newNow = List.copyOf(newNow);
             toTeach = List.copyOf(toTeach);
+            others = Set.copyOf(others);
         }
     }
 
     /**
-     * @param notes of the piece for the section
+     * @param things the piece uses as the section reads it
      * @param weeksLeft to come before the day is over, of the calendar
      * @param newNotesAWeek at least 1 (domain.md, 6.6: two by default)
      */
-    public static Told of(Collection<String> notes, Section section, int weeksLeft, int newNotesAWeek) {
+    public static Told of(Set<Thing> things, Section section, int weeksLeft, int newNotesAWeek) {
         if (newNotesAWeek < 1) {
             throw new IllegalArgumentException("newNotesAWeek must be at least 1, was " + newNotesAWeek);
         }
-        Set<String> met = section.met();
-        Set<String> then = section.metBy(weeksLeft);
-        List<String> newNow = new ArrayList<>(new HashSet<>(notes));
-        newNow.removeAll(met);
-        newNow.sort(String::compareTo);
-        List<String> toTeach =
-                newNow.stream().filter(note -> !then.contains(note)).toList();
-        int weeks = (toTeach.size() + newNotesAWeek - 1) / newNotesAWeek;
+        Set<Thing> newNow = without(things, section.met());
+        Set<Thing> toTeach = without(newNow, section.metBy(weeksLeft));
+        List<Integer> notes = notes(toTeach);
+        int weeks = (notes.size() + newNotesAWeek - 1) / newNotesAWeek;
         return new Told(
-                new HashSet<>(notes).size(),
-                newNow,
-                toTeach,
+                notes(things).size(),
+                notes(newNow),
+                notes,
+                toTeach.stream().filter(thing -> !(thing instanceof NewNote)).collect(Collectors.toSet()),
                 weeks,
                 weeks <= section.pace().lessonWeeks(weeksLeft));
+    }
+
+    private static Set<Thing> without(Set<Thing> things, Set<Thing> met) {
+        return things.stream().filter(thing -> !met.contains(thing)).collect(Collectors.toSet());
+    }
+
+    private static List<Integer> notes(Set<Thing> things) {
+        return things.stream()
+                .flatMap(thing -> thing instanceof NewNote note ? Stream.of(note.midi()) : Stream.<Integer>empty())
+                .sorted()
+                .toList();
     }
 
     /** The piece that asks least first: notes to teach over all sections, then those that are new now. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -17,15 +18,27 @@ import org.junit.jupiter.api.Test;
 import vividroster.core.ensemble.PartProposal.Part;
 import vividroster.core.ensemble.PartProposal.Player;
 import vividroster.core.ensemble.PartProposal.Seat;
+import vividroster.core.music.Pitch;
 
 class PartProposalTest {
 
-    private static final List<String> NOTES = List.of("C4", "D4", "E4", "F4", "G4", "A4", "A5");
-    private static final Part FIRST = new Part("1st", Set.of("C4", "D4", "E4", "F4", "A5"), 4);
-    private static final Part SECOND = new Part("2nd", Set.of("C4", "D4", "E4"), 2);
+    private static final List<Integer> NOTES = List.of(60, 62, 64, 65, 67, 69, 81);
+    private static final Part FIRST = new Part("1st", notes("C4", "D4", "E4", "F4", "A5"), 4);
+    private static final Part SECOND = new Part("2nd", notes("C4", "D4", "E4"), 2);
+
+    private static Set<Integer> notes(String... names) {
+        return Arrays.stream(names).map(name -> Pitch.named(name).midi()).collect(Collectors.toSet());
+    }
+
+    @Test
+    void anotherSpellingIsNoNewNote() {
+        Part sharps = new Part("1st", notes("C#5", "F#5"), 2);
+        assertThat(PartProposal.seat(sharps, player(1, 2, 3, "Db5", "Gb5")).fits())
+                .isTrue();
+    }
 
     private static Player player(int id, double fastest, int passed, String... met) {
-        return new Player(new UUID(1, id), Set.of(met), fastest, passed);
+        return new Player(new UUID(1, id), notes(met), fastest, passed);
     }
 
     @Test
@@ -47,15 +60,15 @@ class PartProposalTest {
     @Test
     void aPartThatAsksMoreSaysWhichNotesAndThatItIsFaster() {
         Seat seat = PartProposal.seat(FIRST, player(1, 2, 3, "C4", "D4"));
-        assertThat(seat).isEqualTo(new Seat(new UUID(1, 1), "1st", List.of("A5", "E4", "F4"), true));
+        assertThat(seat).isEqualTo(new Seat(new UUID(1, 1), "1st", List.of(64, 65, 81), true));
         assertThat(seat.fits()).isFalse();
         assertThatThrownBy(() -> PartProposal.of(List.of(), List.of())).isInstanceOf(IllegalArgumentException.class);
     }
 
     @Test
     void nobodyTakesThePartThatAloneFitsSomebodyElse() {
-        Part high = new Part("1st", Set.of("C5", "D5", "E5"), 2);
-        Part low = new Part("2nd", Set.of("C4", "D4"), 2);
+        Part high = new Part("1st", notes("C5", "D5", "E5"), 2);
+        Part low = new Part("2nd", notes("C4", "D4"), 2);
         // The stronger one could play either; whoever has the high notes alone must not be left with the low part.
         assertThat(PartProposal.of(
                         List.of(high, low),
@@ -135,8 +148,8 @@ class PartProposalTest {
         }
     }
 
-    private static Set<String> some(Random random, List<String> notes) {
-        Set<String> some = new HashSet<>();
+    private static Set<Integer> some(Random random, List<Integer> notes) {
+        Set<Integer> some = new HashSet<>();
         notes.forEach(note -> {
             if (random.nextBoolean()) {
                 some.add(note);

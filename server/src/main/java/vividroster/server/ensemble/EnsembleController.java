@@ -9,7 +9,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
@@ -25,7 +24,6 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.ensemble.Balance;
 import vividroster.core.ensemble.Gate;
-import vividroster.core.ensemble.PieceDemand.Told;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
 import vividroster.server.account.Reaches;
@@ -179,25 +177,30 @@ class EnsembleController {
                 player.seated().seat().division(),
                 player.part(),
                 player.asks().stream()
-                        .map(ask ->
-                                new PartAskView(UUID.fromString(ask.part()), ask.newNotes(), ask.faster(), ask.fits()))
+                        .map(ask -> new PartAskView(ask.part(), ask.newNotes(), ask.faster(), ask.fits()))
                         .toList());
     }
 
-    /** @param newNow not passed by the section yet; toTeach of these what does not come by itself before the day */
+    /**
+     * @param newNow not passed by the section yet; toTeach of these what does not come by itself before the day
+     * @param others values, signs, keys and meters that do not come by themselves either
+     */
     record PieceSectionView(
             InstrumentCode instrument,
-            String instrumentName,
-            int asked,
             List<String> newNow,
             List<String> toTeach,
+            List<String> others,
+            int asked,
             int weeks,
             boolean fits) {}
 
-    /** @param sections none where only facts are kept */
+    /** @param sections in the order of the sections of the class; none where only facts without notes are kept */
     record PieceView(UUID lineId, String title, String concertKey, int measures, List<PieceSectionView> sections) {}
 
-    record PiecesView(LocalDate by, int weeksLeft, List<PieceView> pieces) {}
+    record ComparedSection(InstrumentCode instrument, String instrumentName) {}
+
+    /** @param sections those that read notes, in score order */
+    record PiecesView(LocalDate by, int weeksLeft, List<ComparedSection> sections, List<PieceView> pieces) {}
 
     @GetMapping("/pieces")
     @Operation(
@@ -219,27 +222,28 @@ class EnsembleController {
         return new PiecesView(
                 compared.by(),
                 compared.weeksLeft(),
-                compared.pieces().stream().map(this::piece).toList());
+                compared.sections().stream()
+                        .map(code ->
+                                new ComparedSection(code, catalog.withCode(code).name()))
+                        .toList(),
+                compared.pieces().stream().map(EnsembleController::piece).toList());
     }
 
-    private PieceView piece(Piece piece) {
+    private static PieceView piece(Piece piece) {
         return new PieceView(
                 piece.facts().milestoneId(),
                 piece.milestone().title(),
                 piece.facts().concertKey().name(),
                 piece.facts().measures(),
-                piece.sections().entrySet().stream().map(this::pieceSection).toList());
-    }
-
-    private PieceSectionView pieceSection(Map.Entry<InstrumentCode, Told> section) {
-        Told told = section.getValue();
-        return new PieceSectionView(
-                section.getKey(),
-                catalog.withCode(section.getKey()).name(),
-                told.asked(),
-                told.newNow(),
-                told.toTeach(),
-                told.weeks(),
-                told.fits());
+                piece.sections().stream()
+                        .map(section -> new PieceSectionView(
+                                section.instrument(),
+                                section.named(section.told().newNow()),
+                                section.named(section.told().toTeach()),
+                                section.others(),
+                                section.told().asked(),
+                                section.told().weeks(),
+                                section.told().fits()))
+                        .toList());
     }
 }

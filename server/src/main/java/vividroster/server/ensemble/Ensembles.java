@@ -181,7 +181,10 @@ class Ensembles {
      * @param part that is proposed
      * @param asks what each part asks beyond what was passed, in the order of the parts
      */
-    record PartsOf(Seated seated, UUID part, List<PartProposal.Seat> asks) {}
+    record PartsOf(Seated seated, UUID part, List<Asks> asks) {}
+
+    /** @param newNotes as the part spells them, from low to high */
+    record Asks(UUID part, List<String> newNotes, boolean faster, boolean fits) {}
 
     /**
      * @param parts that were read, in the order asked
@@ -221,7 +224,9 @@ class Ensembles {
         }
         List<PartProposal.Part> offered = known.stream()
                 .map(id -> new PartProposal.Part(
-                        id.toString(), demands.get(id).notes(), demands.get(id).fastest()))
+                        id.toString(),
+                        demands.get(id).notes().keySet(),
+                        demands.get(id).fastest()))
                 .toList();
         Map<UUID, Seated> students = new HashMap<>();
         Map<UUID, PartProposal.Player> players = new HashMap<>();
@@ -236,10 +241,20 @@ class Ensembles {
                                 students.get(seat.studentId()),
                                 UUID.fromString(seat.part()),
                                 offered.stream()
-                                        .map(part -> PartProposal.seat(part, players.get(seat.studentId())))
+                                        .map(part ->
+                                                asks(PartProposal.seat(part, players.get(seat.studentId())), demands))
                                         .toList()))
                         .toList(),
                 asked.stream().filter(id -> !demands.containsKey(id)).toList());
+    }
+
+    private static Asks asks(PartProposal.Seat seat, Map<UUID, Asked> demands) {
+        UUID part = UUID.fromString(seat.part());
+        return new Asks(
+                part,
+                seat.newNotes().stream().map(demands.get(part).notes()::get).toList(),
+                seat.faster(),
+                seat.fits());
     }
 
     private static List<UUID> passed(Seated row, Collection<UUID> lines, Sheet sheet) {
@@ -253,7 +268,7 @@ class Ensembles {
                 passed.stream().filter(demands::containsKey).map(demands::get).toList();
         return new PartProposal.Player(
                 row.student().id(),
-                own.stream().flatMap(one -> one.notes().stream()).collect(Collectors.toSet()),
+                own.stream().flatMap(one -> one.notes().keySet().stream()).collect(Collectors.toSet()),
                 own.stream().mapToDouble(Asked::fastest).max().orElse(0),
                 passed.size());
     }

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividroster.core.curriculum.Milestone;
@@ -20,6 +21,9 @@ import vividroster.core.ensemble.PieceDemand.Told;
 import vividroster.core.ensemble.PieceDemand.Worked;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.music.InstrumentCode;
+import vividroster.core.reading.Vocabulary.NewKey;
+import vividroster.core.reading.Vocabulary.NewMeter;
+import vividroster.core.reading.Vocabulary.Thing;
 import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
 import vividroster.core.roster.SectionScope;
@@ -32,8 +36,8 @@ import vividroster.server.hearing.Progress.Question;
 import vividroster.server.hearing.Progress.Sheet;
 import vividroster.server.library.Library;
 import vividroster.server.library.LineFacts;
-import vividroster.server.lines.PartsAsked;
-import vividroster.server.lines.PartsAsked.Asked;
+import vividroster.server.lines.LinePages;
+import vividroster.server.lines.LinePages.Asked;
 import vividroster.server.office.Office;
 import vividroster.server.platform.Problem;
 import vividroster.server.roster.Rosters;
@@ -48,7 +52,7 @@ class PieceComparisons {
     private final Progress progress;
     private final HearingRuns runs;
     private final Library library;
-    private final PartsAsked parts;
+    private final LinePages pages;
     private final SectionPaces paces;
     private final Office office;
     private final InstrumentCatalog catalog;
@@ -58,7 +62,7 @@ class PieceComparisons {
             Progress progress,
             HearingRuns runs,
             Library library,
-            PartsAsked parts,
+            LinePages pages,
             SectionPaces paces,
             Office office,
             InstrumentCatalog catalog) {
@@ -66,17 +70,41 @@ class PieceComparisons {
         this.progress = progress;
         this.runs = runs;
         this.library = library;
-        this.parts = parts;
+        this.pages = pages;
         this.paces = paces;
         this.office = office;
         this.catalog = catalog;
     }
 
-    /** @param sections in score order; none where only facts are kept */
-    record Piece(LineFacts facts, Milestone milestone, Map<InstrumentCode, Told> sections) {}
+    /** What one piece asks of one section. @param names of its notes as it spells them, by midi number */
+    record OfSection(InstrumentCode instrument, Told told, Map<Integer, String> names) {
 
-    /** @param pieces the one that leaves least to teach first; those known by facts alone last */
-    record Compared(LocalDate by, int weeksLeft, List<Piece> pieces) {}
+        List<String> named(List<Integer> notes) {
+            return notes.stream().map(names::get).toList();
+        }
+
+        /** Keys and meters first, then values and signs. */
+        List<String> others() {
+            return Stream.concat(words(true), words(false)).toList();
+        }
+
+        private Stream<String> words(boolean keyOrMeter) {
+            return told.others().stream()
+                    .filter(thing -> keyOrMeter == (thing instanceof NewKey || thing instanceof NewMeter))
+                    .map(LinePages::words)
+                    .sorted();
+        }
+    }
+
+    /** @param sections in score order; none where its notes are not known */
+    record Piece(LineFacts facts, Milestone milestone, List<OfSection> sections) {}
+
+    /**
+     * @param weeksLeft with a lesson
+     * @param sections that read notes, in score order
+     * @param pieces the one that leaves least to teach first; those of which no notes are known last
+     */
+    record Compared(LocalDate by, int weeksLeft, List<InstrumentCode> sections, List<Piece> pieces) {}
 
     /** @throws Problem where a piece is no line of the library, nobody sits in the class, or the day is past */
     @Transactional(readOnly = true)
@@ -112,37 +140,43 @@ class PieceComparisons {
         Map<InstrumentCode, List<Player>> sections = new LinkedHashMap<>();
         rows.forEach(row -> sections.computeIfAbsent(row.seat().instrument(), code -> new ArrayList<>())
                 .add(row.player()));
-        Map<UUID, Map<InstrumentCode, Told>> told = new LinkedHashMap<>();
-        wanted.forEach(id -> told.put(id, new LinkedHashMap<>()));
+        List<InstrumentCode> reading = sections.keySet().stream()
+                .filter(code -> catalog.withCode(code).pitched())
+                .toList();
         Ahead ahead = paces.ahead(programId, classId, sections, workedIds, sheet, by);
-        Map<InstrumentCode, Map<UUID, Asked>> read = parts.of(programId, classId, asked, sections.keySet());
-        sections.forEach((code, players) -> {
-            if (catalog.withCode(code).pitched()) {
-                Map<UUID, Asked> demands = read.get(code);
-                PieceDemand.Section section = new PieceDemand.Section(
-                        ahead.sections().get(code), new Shelf(worked, demands, ahead.planned(), sheet).of(players));
-                wanted.stream()
-                        .filter(demands::containsKey)
-                        .forEach(id -> told.get(id)
-                                .put(
-                                        code,
-                                        PieceDemand.of(
-                                                demands.get(id).notes(), section, ahead.weeks(), newNotesAWeek)));
+        Map<UUID, Map<InstrumentCode, Asked>> demands = pages.of(programId, classId, asked, reading);
+        Map<InstrumentCode, Set<Thing>> known = pages.known(programId, classId, reading);
+        Map<UUID, List<OfSection>> told = new LinkedHashMap<>();
+        for (InstrumentCode code : reading) {
+            PieceDemand.Section section = new PieceDemand.Section(
+                    ahead.sections().get(code),
+                    known.getOrDefault(code, Set.of()),
+                    new Shelf(worked, demands, code, ahead.planned(), sheet).of(sections.get(code)));
+            for (UUID id : wanted) {
+                Asked page = demands.getOrDefault(id, Map.of()).get(code);
+                if (page != null && !page.noteNames().isEmpty()) {
+                    told.computeIfAbsent(id, one -> new ArrayList<>())
+                            .add(new OfSection(
+                                    code,
+                                    PieceDemand.of(page.vocabulary().things(), section, ahead.weeks(), newNotesAWeek),
+                                    page.noteNames()));
+                }
             }
-        });
-        Map<UUID, List<Told>> known = new LinkedHashMap<>();
-        told.forEach((id, ofSections) -> {
-            if (!ofSections.isEmpty()) {
-                known.put(id, List.copyOf(ofSections.values()));
-            }
-        });
-        Set<UUID> order = new LinkedHashSet<>(PieceDemand.easiestFirst(known));
+        }
+        Map<UUID, List<Told>> ofPieces = new LinkedHashMap<>();
+        wanted.stream()
+                .filter(told::containsKey)
+                .forEach(id -> ofPieces.put(
+                        id, told.get(id).stream().map(OfSection::told).toList()));
+        Set<UUID> order = new LinkedHashSet<>(PieceDemand.easiestFirst(ofPieces));
         order.addAll(wanted);
         return new Compared(
                 by,
                 ahead.lessonWeeks(),
+                reading,
                 order.stream()
-                        .map(id -> new Piece(facts.get(id), sheet.milestones().get(id), told.get(id)))
+                        .map(id ->
+                                new Piece(facts.get(id), sheet.milestones().get(id), told.getOrDefault(id, List.of())))
                         .toList());
     }
 
@@ -162,7 +196,12 @@ class PieceComparisons {
     }
 
     /** The lines of the books for one section. @param planned lines by the week they stand in */
-    private record Shelf(List<LineFacts> worked, Map<UUID, Asked> demands, Map<UUID, Integer> planned, Sheet sheet) {
+    private record Shelf(
+            List<LineFacts> worked,
+            Map<UUID, Map<InstrumentCode, Asked>> demands,
+            InstrumentCode instrument,
+            Map<UUID, Integer> planned,
+            Sheet sheet) {
 
         /** In the order they come in: what is set, then what is planned by its week, then on through the books. */
         List<Worked> of(List<Player> players) {
@@ -175,13 +214,17 @@ class PieceComparisons {
                     .filter(line -> set.contains(line.milestoneId()))
                     .forEach(line -> lastSet.merge(line.bookId(), line.number(), Math::max));
             return worked.stream()
-                    .filter(line -> demands.containsKey(line.milestoneId()))
+                    .filter(line ->
+                            demands.getOrDefault(line.milestoneId(), Map.of()).containsKey(instrument))
                     .sorted(Comparator.comparingInt(line -> set.contains(line.milestoneId())
                             ? 0
                             : planned.getOrDefault(line.milestoneId(), Integer.MAX_VALUE)))
                     .map(line -> new Worked(
                             line.milestoneId(),
-                            demands.get(line.milestoneId()).notes(),
+                            demands.get(line.milestoneId())
+                                    .get(instrument)
+                                    .vocabulary()
+                                    .things(),
                             SectionPaces.passedBy(players, line.milestoneId(), sheet),
                             set.contains(line.milestoneId())
                                     || planned.containsKey(line.milestoneId())

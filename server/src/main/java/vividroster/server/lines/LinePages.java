@@ -36,6 +36,11 @@ public class LinePages {
         return tracks.pages(programId, lineIds, instruments, tracks.stage(programId, classId), chosen.of(programId));
     }
 
+    /** Anything but a note, as it is called where it is new: "dotted quarter", "3 flats". */
+    public static String words(Vocabulary.Thing thing) {
+        return NewWording.words(thing);
+    }
+
     /** What the sections of a class know before its first line, by instrument; one that begins has nothing. */
     public Map<InstrumentCode, Set<Vocabulary.Thing>> known(
             UUID programId, UUID classId, Collection<InstrumentCode> instruments) {

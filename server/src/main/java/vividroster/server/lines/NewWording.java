@@ -38,11 +38,17 @@ final class NewWording {
     }
 
     static String words(First first, Optional<Taken> taken) {
-        return switch (first.thing()) {
-            case NewNote note ->
-                first.pitch().name()
+        return first.thing() instanceof NewNote
+                ? first.pitch().name()
                         + taken.map(t -> ", " + DemandWording.fingering(t.fingering()))
-                                .orElse("");
+                                .orElse("")
+                : words(first.thing());
+    }
+
+    /** @param thing anything but a note, which is called as it is spelled where it stands */
+    static String words(Thing thing) {
+        return switch (thing) {
+            case NewNote note -> throw new IllegalArgumentException("a note is called by its spelling");
             case NewValue value -> value.value().name() + (value.rest() ? " rest" : "");
             case NewSign sign -> sign(sign.sign());
             case NewKey key -> signature(key.fifths());

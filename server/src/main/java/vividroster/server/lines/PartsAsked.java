@@ -4,10 +4,8 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -41,31 +39,26 @@ public class PartsAsked {
         this.readers = readers;
     }
 
-    /** @param notes written names with octave; none for unpitched instruments. fastest in notes a second */
-    public record Asked(Set<String> notes, double fastest) {}
+    /** @param notes names as written by midi number; none for unpitched instruments. fastest in notes a second */
+    public record Asked(Map<Integer, String> notes, double fastest) {}
 
     /** By line; lines of which only facts are kept are left out. */
     @Transactional(readOnly = true)
     public Map<UUID, Asked> of(UUID programId, UUID classId, Collection<UUID> lineIds, InstrumentCode instrument) {
-        return of(programId, classId, lineIds, List.of(instrument)).get(instrument);
-    }
-
-    /** The same for each of some instruments. */
-    @Transactional(readOnly = true)
-    public Map<InstrumentCode, Map<UUID, Asked>> of(
-            UUID programId, UUID classId, Collection<UUID> lineIds, Collection<InstrumentCode> instruments) {
-        Map<UUID, LineNotations.Source> sources = lineIds.isEmpty() ? Map.of() : notations.sources(programId, lineIds);
-        Map<UUID, LineReadings.Context> contexts =
-                sources.isEmpty() ? Map.of() : this.contexts.ofEach(programId, classId, sources.keySet());
-        Map<InstrumentCode, Map<UUID, Asked>> asked = new HashMap<>();
-        instruments.forEach(instrument -> asked.put(instrument, new HashMap<>()));
+        Map<UUID, Asked> asked = new HashMap<>();
+        if (lineIds.isEmpty()) {
+            return asked;
+        }
+        Instrument player = readers.withCode(instrument);
+        Map<UUID, LineNotations.Source> sources = notations.sources(programId, lineIds);
+        Map<UUID, LineReadings.Context> of = contexts.ofEach(programId, classId, sources.keySet());
         sources.forEach((lineId, source) -> notations.readable(source).ifPresent(score -> {
-            LineReadings.Context context = contexts.get(lineId);
-            asked.forEach((instrument, lines) -> lines.put(
+            LineReadings.Context context = of.get(lineId);
+            asked.put(
                     lineId,
                     read.get(
                             new Page(source, instrument, context.stage(), context.conventions()),
-                            page -> asked(score, readers.withCode(instrument), context))));
+                            page -> asked(score, player, context)));
         }));
         return asked;
     }
@@ -75,9 +68,8 @@ public class PartsAsked {
         return new Asked(
                 player.pitched()
                         ? reading.fitted().part().pitches().stream()
-                                .map(Pitch::name)
-                                .collect(Collectors.toSet())
-                        : Set.of(),
+                                .collect(Collectors.toMap(Pitch::midi, Pitch::name, (one, other) -> one))
+                        : Map.of(),
                 reading.demand().stream()
                         .filter(peak -> peak.kind() == Demand.Kind.NOTES_PER_SECOND)
                         .mapToDouble(Peak::value)
