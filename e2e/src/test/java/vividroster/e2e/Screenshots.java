@@ -5,6 +5,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import tools.jackson.databind.JsonNode;
@@ -60,7 +61,6 @@ public final class Screenshots {
             shots.shoot("podium");
             shots.take("season", "/season" + winds);
             shots.take("proposal", "/season/proposal" + winds);
-            shots.take("forecast", "/season/forecast" + winds);
             shots.take("library", "/library" + winds);
             seat.page()
                     .navigate("/library/lines/" + milestone(director, "LINE", "16") + "?class="
@@ -103,6 +103,15 @@ public final class Screenshots {
             shots.take("board", "/roster" + trumpets);
             shots.take("belts", "/roster/belts" + trumpets);
             shots.take("attention", "/roster/attention" + winds);
+            seat.page().navigate("/roster/ensemble" + winds);
+            seat.page().getByRole(AriaRole.TAB, named("Pieces")).click();
+            for (String piece : List.of("1", "3", "4")) {
+                seat.page()
+                        .getByLabel("Candidates", new Page.GetByLabelOptions().setExact(true))
+                        .selectOption(concertPiece(director, piece));
+            }
+            seat.page().getByRole(AriaRole.ROWHEADER, named("Flute")).waitFor();
+            shots.shoot("ensemble");
             shots.take("folder", "/roster/students/" + student + trumpets);
             shots.take("results", "/hear/" + milestone(director, "PLAYING_TEST", "Test 3") + "/results" + trumpets);
             shots.take("grades", "/roster/grades" + winds);
@@ -170,6 +179,16 @@ public final class Screenshots {
             }
         }
         throw new IllegalStateException("the demo has no " + shortName);
+    }
+
+    private static String concertPiece(ApiClient director, String number) {
+        for (JsonNode m : director.get("/api/library").json().path("milestones")) {
+            if (m.path("shortName").asString().equals(number)
+                    && m.path("line").path("book").asString().endsWith("Concert")) {
+                return m.path("id").asString();
+            }
+        }
+        throw new IllegalStateException("the demo has no concert piece " + number);
     }
 
     private void take(String name, String address) {

@@ -53,6 +53,7 @@ import vividroster.testkit.TestCluster;
 class DemoBookTest {
 
     private static final InstrumentCatalog CATALOG = InstrumentCatalogFile.shipped();
+    private static final Map<InstrumentCode, Ranges> RANGES = RangeFile.shipped();
 
     record Tune(String volume, Score score) {
         @Override
@@ -102,7 +103,7 @@ class DemoBookTest {
             Fitted fitted = Fitted.of(
                     TimedView.of(tune.score().partOf(instrument.code())),
                     instrument.transposition(),
-                    RangeFile.shipped().get(instrument.code()).home(),
+                    RANGES.get(instrument.code()).home(),
                     compass(instrument),
                     Spelling.FLATS_AT_SIX);
             assertThat(fitted.outside()).as(tune + " for " + instrument.name()).isEmpty();
@@ -110,7 +111,7 @@ class DemoBookTest {
     }
 
     private static Compass compass(Instrument instrument) {
-        Ranges ranges = RangeFile.shipped().get(instrument.code());
+        Ranges ranges = RANGES.get(instrument.code());
         return new Compass(ranges.firstYear(), ranges.full());
     }
 
@@ -118,7 +119,7 @@ class DemoBookTest {
     @Test
     void everyLineBeginsInTheOctaveOfTheOneBeforeOrSaysWhy() throws IOException {
         for (Instrument instrument : CATALOG.inScoreOrder()) {
-            Ranges ranges = RangeFile.shipped().get(instrument.code());
+            Ranges ranges = RANGES.get(instrument.code());
             boolean strings = instrument.family() == Family.STRING;
             for (Range stage : List.of(ranges.beginner(), ranges.firstYear())) {
                 int before = ranges.home().octaves();
@@ -154,7 +155,7 @@ class DemoBookTest {
         List<Tune> strings =
                 tunes().filter(t -> t.volume().equals("strings")).limit(12).toList();
         for (Instrument instrument : CATALOG.inScoreOrder()) {
-            Ranges ranges = RangeFile.shipped().get(instrument.code());
+            Ranges ranges = RANGES.get(instrument.code());
             for (Tune tune : instrument.family() == Family.STRING ? strings : winds) {
                 if (instrument.pitched()) {
                     Fitted fitted = Fitted.of(
@@ -229,7 +230,7 @@ class DemoBookTest {
                     TimedView.of(tune.score().partOf(instrument.code())),
                     new Reader(
                             instrument.transposition(),
-                            RangeFile.shipped().get(instrument.code()).home(),
+                            RANGES.get(instrument.code()).home(),
                             compass(instrument),
                             Figures.FIRST_YEAR,
                             chart,
@@ -257,7 +258,7 @@ class DemoBookTest {
 
     private static Reading read(Score score, String code, Vocabulary met) {
         Instrument instrument = CATALOG.withCode(new InstrumentCode(code));
-        Ranges ranges = RangeFile.shipped().get(instrument.code());
+        Ranges ranges = RANGES.get(instrument.code());
         return Reading.of(
                 TimedView.of(score.partOf(new InstrumentCode(code))),
                 new Reader(

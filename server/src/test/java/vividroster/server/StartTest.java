@@ -126,8 +126,9 @@ class StartTest {
                 .contains("Hands and posture");
     }
 
+    /** One life of a made-up school: it takes long to make. */
     @Test
-    void oneLooksAroundInAMadeUpSchoolAndComesHome() {
+    void oneLooksAroundInAMadeUpSchoolComesHomeAndThrowsItAway() throws Exception {
         describe();
         assertThat(director.post("/api/look-around", Map.of()).status()).isEqualTo(204);
         JsonNode there = director.get("/api/session").json();
@@ -137,6 +138,13 @@ class StartTest {
         assertThat(director.post("/api/look-around", Map.of()).status())
                 .as("it has none beside it")
                 .isEqualTo(409);
+        for (JsonNode person : director.get("/api/people").json()) {
+            assertThat(server.visitor()
+                            .trySignIn(person.path("signInName").asString(), "ferry-to-saltgrass")
+                            .status())
+                    .as("nobody signs in to it")
+                    .isEqualTo(401);
+        }
         assertThat(director.post("/api/look-around/home", Map.of()).status()).isEqualTo(204);
         JsonNode home = director.get("/api/session").json();
         assertThat(home.path("program").asString()).isEqualTo("Harbour Hill");
@@ -144,21 +152,13 @@ class StartTest {
         assertThat(director.get("/api/classes").json()).as("never mixed").isEmpty();
         assertThat(director.post("/api/look-around/home", Map.of()).sentence())
                 .isEqualTo("You are in your own programme.");
-    }
-
-    @Test
-    void theMadeUpSchoolIsThrownAwayWithEverythingInIt() throws Exception {
-        director.post("/api/look-around", Map.of());
-        director.get("/api/session"); // brings the token that goes with the new session
-        assertThat(director.post("/api/look-around/home", Map.of()).status()).isEqualTo(204);
-        director.get("/api/session");
         assertThat(director.delete("/api/look-around").status()).isEqualTo(204);
         try (var connection = server.database().connect();
                 var row = connection
                         .createStatement()
                         .executeQuery("select count(*) from program where aside_of = '" + opened.programId() + "'")) {
             row.next();
-            assertThat(row.getInt(1)).isZero();
+            assertThat(row.getInt(1)).as("with everything in it").isZero();
         }
         assertThat(director.get("/api/session").status()).isEqualTo(200);
         assertThat(director.post("/api/look-around", Map.of()).status())
@@ -175,16 +175,5 @@ class StartTest {
             statement.execute("select throw_away_aside('" + school.programId() + "')");
         }
         assertThat(school.director().get("/api/classes").json()).hasSize(2);
-    }
-
-    @Test
-    void nobodySignsInToTheMadeUpSchoolBesideOnesOwn() {
-        director.post("/api/look-around", Map.of());
-        for (JsonNode person : director.get("/api/people").json()) {
-            assertThat(server.visitor()
-                            .trySignIn(person.path("signInName").asString(), "ferry-to-saltgrass")
-                            .status())
-                    .isEqualTo(401);
-        }
     }
 }

@@ -14,6 +14,7 @@ import vividroster.core.hands.Fingers.FourthFinger;
 import vividroster.core.instrument.FingeringChart;
 import vividroster.core.instrument.InstrumentCatalog;
 import vividroster.core.instrument.Range;
+import vividroster.core.instrument.Ranges;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.music.Note;
 import vividroster.core.music.Part;
@@ -39,6 +40,8 @@ import vividroster.formats.score.LineFileException;
 class AbcTypingTest {
 
     private static final InstrumentCatalog CATALOG = InstrumentCatalogFile.shipped();
+    private static final Ranges FLUTE = RangeFile.shipped().get(new InstrumentCode("flute"));
+    private static final FingeringChart CHART = FingeringFile.shipped().get(new InstrumentCode("flute"));
     private static final String LINE = "X:1\nT:Rope and pulley\nM:4/4\nL:1/8\nQ:1/4=92\nK:Eb\n"
             + "B2|:!segno!e2 =a2 {g}a2 .a>g|(3efg (b4 c'2)|[1 z2 !fermata!e6:|[2 !tocoda!^f2-f2 z4|\n"
             + "[M:3/4] e2 g2 [K:G] b2|!fine!d6|!D.S.alcoda!g6|!coda!\"softly\"g6|]\n"
@@ -91,7 +94,7 @@ class AbcTypingTest {
 
     private static void workWith(Score score, String text) {
         Part part = score.sounding();
-        Range range = RangeFile.shipped().get(new InstrumentCode("flute")).firstYear();
+        Range range = FLUTE.firstYear();
         TimedView view = TimedView.of(part);
         assertThat(view.roadmap().isPresent())
                 .as(text)
@@ -100,15 +103,14 @@ class AbcTypingTest {
                 .as(text)
                 .isEqualTo(view.roadmap().isEmpty() || struck(part).isEmpty());
         Echoes.within(view);
-        FingeringChart chart = FingeringFile.shipped().get(new InstrumentCode("flute"));
         Reading.of(
                 view,
                 new Reader(
                         Transposition.CONCERT,
-                        RangeFile.shipped().get(new InstrumentCode("flute")).home(),
+                        FLUTE.home(),
                         Compass.of(range),
                         Figures.BEGINNER,
-                        chart,
+                        CHART,
                         FourthFinger.EARLY,
                         Spelling.FLATS_AT_SIX,
                         Optional.of(Vocabulary.NOTHING)));

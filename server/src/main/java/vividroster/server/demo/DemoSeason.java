@@ -98,10 +98,10 @@ class DemoSeason {
         }
         UUID behind = classes.get(BEHIND).id();
         planning.pace(person, behind, new InstrumentCode("horn"), 150);
-        classes.values().forEach(one -> planning.takeBest(person, one.id()));
+        planning.takeBest(person, behind);
         planning.target(person, behind, milestones.get(TARGET).id(), TARGET_BY, WEEKS_FORECAST);
         LOST.datesUntil(LOST.plusDays(5)).forEach(day -> planning.loseDay(person, day, WHY));
-        // Every class is planned anew; what the one that is behind is proposed waits for its director.
+        // The others are planned around the lost week; what the one that is behind is proposed waits for its director.
         classes.values().stream()
                 .filter(one -> !one.id().equals(behind))
                 .forEach(one -> planning.takeBest(person, one.id()));
