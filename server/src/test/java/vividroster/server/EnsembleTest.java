@@ -157,6 +157,21 @@ class EnsembleTest {
     }
 
     @Test
+    void listsWithNothingBetweenTheirCommasAreTold() {
+        String winds = "/api/ensembles/" + school.id("Winds");
+        for (String path : List.of(
+                winds + "/parts?instrument=flute&lines=%20",
+                winds + "/parts?instrument=flute&lines=" + school.id("line") + ",%20",
+                winds + "/pieces?lines=%20&by=" + School.TODAY,
+                "/api/ladders/from-pages?name=low&bookId=" + UUID.randomUUID() + "&instruments=%20,flute",
+                "/api/ladders/from-pages?name=low&bookId=" + UUID.randomUUID() + "&instruments=kazoo")) {
+            Answer answer = director.get(path);
+            assertThat(answer.status()).as(path + " " + answer.text()).isBetween(400, 499);
+            assertThat(answer.text()).as(path).contains("\"detail\"");
+        }
+    }
+
+    @Test
     void aPieceKnownByItsFactsIsComparedByItsNotesAndKeyAndOneWithoutNotesIsLast() {
         String book = director.post("/api/books", Map.of("title", "Concert folder", "notesKept", false))
                 .json()

@@ -78,21 +78,19 @@ public final class PartProposal {
                 .sorted(Comparator.comparingInt((Player player) -> -player.passed())
                         .thenComparing(Player::studentId))
                 .toList();
-        List<Part> hardestFirst = parts.stream()
-                .sorted(Comparator.comparingInt((Part part) -> -part.notes().size())
-                        .thenComparingDouble(part -> -part.fastest()))
-                .toList();
+        List<Part> hardestFirst = hardestFirst(parts, players);
         Graph<Object, DefaultWeightedEdge> graph = new SimpleWeightedGraph<>(DefaultWeightedEdge.class);
         List<Chair> chairs = chairs(parts, players.size());
         chairs.forEach(graph::addVertex);
         for (int strength = 0; strength < strongestFirst.size(); strength++) {
             Player player = strongestFirst.get(strength);
             graph.addVertex(player);
-            for (Chair chair : chairs) {
-                long hardness = parts.size() - hardestFirst.indexOf(chair.part());
-                graph.setEdgeWeight(
-                        graph.addEdge(player, chair), price(seat(chair.part(), player)) + hardness * strength);
+            Map<Part, Long> prices = new HashMap<>();
+            for (Part part : parts) {
+                long hardness = parts.size() - hardestFirst.indexOf(part);
+                prices.put(part, price(seat(part, player)) + hardness * strength);
             }
+            chairs.forEach(chair -> graph.setEdgeWeight(graph.addEdge(player, chair), prices.get(chair.part())));
         }
         Map<UUID, Seat> seats = new HashMap<>();
         new KuhnMunkresMinimalWeightBipartitePerfectMatching<>(
@@ -107,6 +105,22 @@ public final class PartProposal {
         return strongestFirst.stream()
                 .map(player -> seats.get(player.studentId()))
                 .sorted(Comparator.comparingInt(seat -> order.indexOf(seat.part())))
+                .toList();
+    }
+
+    /** By what they ask of these players beyond what was passed, then by speed, then by the highest note. */
+    private static List<Part> hardestFirst(List<Part> parts, Collection<Player> players) {
+        Map<Part, Long> asked = new HashMap<>();
+        parts.forEach(part -> asked.put(
+                part,
+                players.stream().mapToLong(player -> things(seat(part, player))).sum()));
+        return parts.stream()
+                .sorted(Comparator.comparingLong((Part part) -> -asked.get(part))
+                        .thenComparingDouble(part -> -part.fastest())
+                        .thenComparingInt(part -> -part.notes().stream()
+                                .max(Comparator.naturalOrder())
+                                .orElse(0))
+                        .thenComparingInt(part -> -part.notes().size()))
                 .toList();
     }
 
@@ -125,11 +139,14 @@ public final class PartProposal {
 
     /**
      * One new thing outweighs any difference in strength, and one player more who is asked something new any number of
-     * things: up to a hundred players, twelve parts and a hundred new things a player all stay apart and whole.
+     * things: up to three hundred players, six parts and three hundred new things a player all stay apart and whole.
      */
     private static long price(Seat seat) {
-        long things = seat.newNotes().size() + (seat.faster() ? 1 : 0);
-        return things == 0 ? 0 : 100_000_000_000L + things * 1_000_000L;
+        return seat.fits() ? 0 : 100_000_000_000L + things(seat) * 1_000_000L;
+    }
+
+    private static long things(Seat seat) {
+        return seat.newNotes().size() + (seat.faster() ? 1 : 0);
     }
 
     /** What one part asks of one player. */

@@ -3,6 +3,7 @@ package vividroster.core.ensemble;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -12,6 +13,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -78,6 +80,21 @@ class PartProposalTest {
                         new Seat(new UUID(1, 1), "2nd", List.of(), false));
     }
 
+    @Test
+    void whereAllArePassedTheStrongerOnesPlayWhatIsFasterThenWhatIsHigher() {
+        Part low = new Part("1st", notes("C4", "D4", "E4"), 2);
+        Part high = new Part("2nd", notes("C5"), 2);
+        List<Player> players =
+                List.of(player(1, 4, 9, "C4", "D4", "E4", "C5"), player(2, 4, 30, "C4", "D4", "E4", "C5"));
+        assertThat(PartProposal.of(List.of(low, high), players))
+                .extracting(Seat::studentId)
+                .containsExactly(new UUID(1, 1), new UUID(1, 2));
+        Part quick = new Part("1st", low.notes(), 4);
+        assertThat(PartProposal.of(List.of(quick, high), players))
+                .extracting(Seat::studentId)
+                .containsExactly(new UUID(1, 2), new UUID(1, 1));
+    }
+
     @Property(tries = 300)
     void noOtherSeatingOfTheSameSizesAsksFewerPlayersSomethingNew(@ForAll long seed) {
         Random random = new Random(seed);
@@ -127,6 +144,21 @@ class PartProposalTest {
             players.add(new Player(new UUID(1, i), some(random, NOTES), random.nextInt(6), random.nextInt(30)));
         }
         return players;
+    }
+
+    /** More than any section has. */
+    @Test
+    void twoHundredPlayersAreSeatedWhileOneWaits() {
+        Random random = new Random(7);
+        List<Part> parts = IntStream.rangeClosed(1, 4)
+                .mapToObj(i -> new Part(i + ".", some(random, NOTES), random.nextInt(6)))
+                .toList();
+        List<Player> players = IntStream.range(0, 200)
+                .mapToObj(i -> new Player(new UUID(1, i), some(random, NOTES), random.nextInt(6), random.nextInt(30)))
+                .toList();
+        long begun = System.nanoTime();
+        assertThat(PartProposal.of(parts, players)).hasSize(200);
+        assertThat(Duration.ofNanos(System.nanoTime() - begun)).isLessThan(Duration.ofSeconds(3));
     }
 
     @Property(tries = 300)

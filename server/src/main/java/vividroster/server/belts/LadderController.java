@@ -168,7 +168,8 @@ class LadderController {
                     @Min(value = 1, message = "A belt takes a page at least.")
                     @Max(value = 50, message = "A belt takes at most {value} pages.")
                     int pagesPerBelt,
-            @RequestParam(defaultValue = "") List<InstrumentCode> instruments) {
+            @RequestParam(defaultValue = "")
+                    List<@NotNull(message = "There is no such instrument.") InstrumentCode> instruments) {
         return editing.drawn(person.programId(), name, bookId, pagesPerBelt, instruments);
     }
 

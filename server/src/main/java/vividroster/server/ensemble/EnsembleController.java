@@ -160,7 +160,7 @@ class EnsembleController {
             @PathVariable UUID ensembleId,
             @RequestParam InstrumentCode instrument,
             @RequestParam @NotEmpty(message = "Choose the parts.") @Size(max = 6, message = "At most {max} parts.")
-                    List<UUID> lines) {
+                    List<@NotNull(message = "Choose the parts.") UUID> lines) {
         Proposed proposed = ensembles.propose(person.programId(), ensembleId, instrument, lines, reaches.of(person));
         return new ProposedPartsView(
                 proposed.parts().stream()
@@ -211,7 +211,7 @@ class EnsembleController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID ensembleId,
             @RequestParam @NotEmpty(message = "Choose the pieces.") @Size(max = 8, message = "At most {max} pieces.")
-                    List<UUID> lines,
+                    List<@NotNull(message = "Choose the pieces.") UUID> lines,
             @RequestParam LocalDate by,
             @RequestParam(defaultValue = "2")
                     @Min(value = 1, message = "At least one new note a week.")
