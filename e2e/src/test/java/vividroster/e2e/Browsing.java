@@ -77,6 +77,7 @@ final class Browsing {
                                 "--headless",
                                 "--no-sandbox",
                                 "--disable-gpu",
+                                "--font-render-hinting=none",
                                 "--disable-quic",
                                 "--no-first-run",
                                 "--disable-background-networking",

@@ -2,6 +2,7 @@ package vividroster.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -45,6 +46,18 @@ class PodiumTest {
         }
         assertThat(winds().path("hear").get(0).path("open").asInt()).isEqualTo(4);
         assertThat(winds().path("hear").get(0).path("passed").asInt()).isEqualTo(2);
+    }
+
+    @Test
+    void whatAnotherClassHadWeeksAgoIsTaughtWhereItIsSetNow() {
+        Map<String, Object> before = new HashMap<>(school.order(List.of(school.tutti()), "line"));
+        before.put("setOn", School.TODAY.minusDays(16).toString());
+        before.put("dueOn", School.TODAY.minusDays(12).toString());
+        assertThat(director.post("/api/season/orders", before).status()).isLessThan(300);
+        Map<String, Object> now = school.order(List.of(Map.of("classId", school.id("Jazz"))), "line");
+        assertThat(director.post("/api/season/orders", now).status()).isLessThan(300);
+        assertThat(classOf("Jazz").path("teach")).hasSize(1);
+        assertThat(winds().path("teach")).isEmpty();
     }
 
     @Test

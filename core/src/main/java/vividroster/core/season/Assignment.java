@@ -2,7 +2,8 @@ package vividroster.core.season;
 
 import java.time.LocalDate;
 import java.util.EnumSet;
-import java.util.HashSet;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -14,7 +15,7 @@ import vividroster.core.progress.Evidence;
  * @param setOn day it was first set
  * @param dueOn earliest due day
  * @param evidence all that any of the orders counts
- * @param classIds the classes of the student whose orders set it
+ * @param dueIn by class of the student whose orders set it the latest of their due days
  * @param belt the belt whose order brought it, unless it was ordered for itself too
  */
 public record Assignment(
@@ -22,12 +23,12 @@ public record Assignment(
         LocalDate setOn,
         LocalDate dueOn,
         Set<Evidence> evidence,
-        Set<UUID> classIds,
+        Map<UUID, LocalDate> dueIn,
         Optional<UUID> belt) {
 
     public Assignment {
         evidence = Set.copyOf(evidence);
-        classIds = Set.copyOf(classIds);
+        dueIn = Map.copyOf(dueIn);
     }
 
     /** One assignment from two orders of the same milestone. */
@@ -40,13 +41,13 @@ public record Assignment(
                 setOn.isBefore(other.setOn) ? setOn : other.setOn,
                 dueOn.isBefore(other.dueOn) ? dueOn : other.dueOn,
                 all,
-                classIds.containsAll(other.classIds) ? classIds : union(classIds, other.classIds),
+                dueIn.equals(other.dueIn) ? dueIn : joined(dueIn, other.dueIn),
                 belt.isPresent() && other.belt.isPresent() ? belt : Optional.empty());
     }
 
-    private static Set<UUID> union(Set<UUID> some, Set<UUID> others) {
-        Set<UUID> all = new HashSet<>(some);
-        all.addAll(others);
+    private static Map<UUID, LocalDate> joined(Map<UUID, LocalDate> some, Map<UUID, LocalDate> others) {
+        Map<UUID, LocalDate> all = new HashMap<>(some);
+        others.forEach((classId, due) -> all.merge(classId, due, (one, other) -> one.isAfter(other) ? one : other));
         return all;
     }
 }

@@ -95,7 +95,12 @@ public final class OrderBook {
             found.merge(
                     milestoneId,
                     new Assignment(
-                            milestoneId, order.setOn(), order.dueOn(), order.evidence(), Set.of(seat.classId()), belt),
+                            milestoneId,
+                            order.setOn(),
+                            order.dueOn(),
+                            order.evidence(),
+                            Map.of(seat.classId(), order.dueOn()),
+                            belt),
                     Assignment::joinedWith);
         }
     }

@@ -176,8 +176,13 @@ class OrderBookTest {
         assertThat(joined.setOn()).isEqualTo(MONDAY.minusDays(1));
         assertThat(joined.dueOn()).isEqualTo(FRIDAY);
         assertThat(joined.evidence()).contains(Evidence.SUBSTITUTE, Evidence.LIVE_ALONE);
-        assertThat(joined.classIds()).containsExactlyInAnyOrder(WINDS, JAZZ);
-        assertThat(book.assignments(List.of(trumpet), FRIDAY).get(line.id()).classIds())
+        assertThat(joined.dueIn())
+                .as("each class by its own order")
+                .isEqualTo(Map.of(WINDS, FRIDAY, JAZZ, FRIDAY.plusDays(7)));
+        assertThat(book.assignments(List.of(trumpet), FRIDAY)
+                        .get(line.id())
+                        .dueIn()
+                        .keySet())
                 .containsExactly(WINDS);
     }
 

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -25,7 +26,6 @@ import vividroster.core.progress.Pressing.Pressed;
 import vividroster.core.progress.Standing;
 import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
-import vividroster.core.season.Assignment;
 import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.hearing.HearingRuns;
@@ -156,16 +156,21 @@ class Podiums {
      * What one class of the day is drawn from.
      *
      * @param asked what is set for anybody in it, in any class, in shelf order
-     * @param own which of it this class was set
+     * @param own which of it this class was set, by the day it is due there
      */
     private record OfClass(
-            MeetingClass meeting, List<Seated> rows, List<Asked> asked, Set<UUID> own, Capped<Pressed> toHear) {
+            MeetingClass meeting,
+            List<Seated> rows,
+            List<Asked> asked,
+            Map<UUID, LocalDate> own,
+            Capped<Pressed> toHear) {
 
         /** What this class is taught this week. */
         List<Asked> current(LocalDate day) {
             return asked.stream()
-                    .filter(one -> own.contains(one.milestoneId()) && Pressing.isCurrent(one.dueOn(), day))
-                    .sorted(Comparator.comparing(Asked::dueOn))
+                    .filter(one ->
+                            own.containsKey(one.milestoneId()) && Pressing.isCurrent(own.get(one.milestoneId()), day))
+                    .sorted(Comparator.comparing(one -> own.get(one.milestoneId())))
                     .toList();
         }
     }
@@ -237,11 +242,12 @@ class Podiums {
                 .filter(pressed -> !(pressed.reason() instanceof Pressing.AllHeard))
                 .toList();
         UUID classId = c.schoolClass().id();
-        Set<UUID> own = rows.stream()
-                .flatMap(row -> sheet.assigned(row.player()).values().stream())
-                .filter(assignment -> assignment.classIds().contains(classId))
-                .map(Assignment::milestoneId)
-                .collect(Collectors.toSet());
+        Map<UUID, LocalDate> own = new HashMap<>();
+        rows.forEach(row -> sheet.assigned(row.player())
+                .values()
+                .forEach(assignment -> Optional.ofNullable(assignment.dueIn().get(classId))
+                        .ifPresent(due -> own.merge(
+                                assignment.milestoneId(), due, (one, other) -> one.isAfter(other) ? one : other))));
         return new OfClass(c, rows, asked, own, Capped.of(open, Pressing.ON_PODIUM));
     }
 
