@@ -57,6 +57,8 @@ class PodiumTest {
         Map<String, Object> now = school.order(List.of(Map.of("classId", school.id("Jazz"))), "line");
         assertThat(director.post("/api/season/orders", now).status()).isLessThan(300);
         assertThat(classOf("Jazz").path("teach")).hasSize(1);
+        assertThat(classOf("Jazz").path("teach").get(0).path("dueOn").asString())
+                .isEqualTo(now.get("dueOn").toString());
         assertThat(winds().path("teach")).isEmpty();
     }
 

@@ -165,12 +165,13 @@ class Podiums {
             Map<UUID, LocalDate> own,
             Capped<Pressed> toHear) {
 
-        /** What this class is taught this week. */
+        /** What this class is taught this week, by the day it is due here. */
         List<Asked> current(LocalDate day) {
             return asked.stream()
                     .filter(one ->
                             own.containsKey(one.milestoneId()) && Pressing.isCurrent(own.get(one.milestoneId()), day))
-                    .sorted(Comparator.comparing(one -> own.get(one.milestoneId())))
+                    .map(one -> new Asked(one.milestoneId(), own.get(one.milestoneId()), one.standings()))
+                    .sorted(Comparator.comparing(Asked::dueOn))
                     .toList();
         }
     }
