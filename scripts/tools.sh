@@ -53,10 +53,7 @@ need_maven() { command -v mvn >/dev/null || install_packages "Vivid Roster is bu
 
 need_postgres() { pg_find || { install_packages "Vivid Roster keeps its data in PostgreSQL." postgresql && pg_find; } || die "PostgreSQL is installed but its programs are not under /usr/lib/postgresql."; }
 
-need_chromium() {
-  [ -x /usr/bin/chromium-headless-shell ] || [ -x /usr/bin/chromium ] ||
-    install_packages "The tests of the interface need Chromium." chromium-headless-shell
-}
+need_chromium() { [ -x /usr/bin/chromium ] || install_packages "The tests of the interface need Chromium." chromium; }
 
 # Keeps Maven's own words for when something fails.
 maven_quietly() {

@@ -3,7 +3,6 @@ package vividroster.bench;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Playwright;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -21,20 +20,8 @@ final class Chromium {
     static Browser launch(Playwright driver) {
         return driver.chromium()
                 .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(path())
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
                         .setHeadless(true)
-                        .setArgs(List.of(
-                                "--no-sandbox",
-                                "--disable-gpu",
-                                "--font-render-hinting=none",
-                                "--disable-background-networking")));
-    }
-
-    private static Path path() {
-        return List.of("/usr/bin/chromium-headless-shell", "/usr/bin/chromium").stream()
-                .map(Path::of)
-                .filter(Files::isExecutable)
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException("Chromium is not there; ./vivid bench installs it"));
+                        .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
     }
 }

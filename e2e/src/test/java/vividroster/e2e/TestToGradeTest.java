@@ -101,6 +101,8 @@ class TestToGradeTest {
                 .isVisible();
         page.keyboard().press("Enter");
         assertThat(page.getByText("All heard").first()).isVisible();
+        // Results are told from what arrived.
+        assertThat(page.getByText("to send")).isHidden();
     }
 
     private void results(Page page, String test) {
