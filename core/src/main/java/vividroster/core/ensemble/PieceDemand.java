@@ -3,9 +3,11 @@ package vividroster.core.ensemble;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -25,11 +27,14 @@ public final class PieceDemand {
     /**
      * A line of a book the section works in.
      *
+     * @param number its place in the book
      * @param things it uses as the section reads it
      * @param passedBy how many of the section have passed it
-     * @param toCome whether the section is set it or has not come to it yet; what was left out on the way never comes
+     * @param set whether it was set for anybody of the section, or passed by anybody
+     * @param planned the week it stands in; empty where it stands in none
      */
-    public record Worked(UUID lineId, Set<Thing> things, int passedBy, boolean toCome) {
+    public record Worked(
+            UUID lineId, UUID bookId, int number, Set<Thing> things, int passedBy, boolean set, OptionalInt planned) {
         public Worked {
             things = Set.copyOf(things);
         }
@@ -38,12 +43,29 @@ public final class PieceDemand {
     /**
      * @param pace of the section; a line is its own where {@link SectionPace#enough()} have passed it
      * @param known before the first line
-     * @param lines in the order they come in
+     * @param lines in the order of the books
      */
     public record Section(SectionPace pace, Set<Thing> known, List<Worked> lines) {
         public Section {
             known = Set.copyOf(known);
             lines = List.copyOf(lines);
+        }
+
+        /**
+         * The lines it has still to pass, in the order they come in: what is set, then what is planned by its week, then on through
+         * each book from the last line that was set. What was left out on the way never comes.
+         */
+        private List<Worked> toCome() {
+            Map<UUID, Integer> lastSet = new HashMap<>();
+            lines.stream().filter(Worked::set).forEach(line -> lastSet.merge(line.bookId(), line.number(), Math::max));
+            return lines.stream()
+                    .filter(line -> !has(line)
+                            && (line.set()
+                                    || line.planned().isPresent()
+                                    || line.number() > lastSet.getOrDefault(line.bookId(), 0)))
+                    .sorted(Comparator.comparingInt(
+                            line -> line.set() ? 0 : line.planned().orElse(Integer.MAX_VALUE)))
+                    .toList();
         }
 
         private boolean has(Worked line) {
@@ -65,14 +87,12 @@ public final class PieceDemand {
         public Set<Thing> metBy(int weeks) {
             Set<Thing> met = met();
             List<Integer> passed = new ArrayList<>();
-            for (Worked line : lines) {
-                if (line.toCome() && !has(line)) {
-                    passed.add(line.passedBy());
-                    if (pace.forecast(passed).chanceBy(weeks, pace.ahead()) < LIKELY) {
-                        break;
-                    }
-                    met.addAll(line.things());
+            for (Worked line : toCome()) {
+                passed.add(line.passedBy());
+                if (pace.forecast(passed).chanceBy(weeks, pace.ahead()) < LIKELY) {
+                    break;
                 }
+                met.addAll(line.things());
             }
             return met;
         }

@@ -3,14 +3,13 @@ package vividroster.server.ensemble;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -195,7 +194,7 @@ class PieceComparisons {
                 .toList();
     }
 
-    /** The lines of the books for one section. @param planned lines by the week they stand in */
+    /** The lines of the books as one section has them. @param planned lines by the week they stand in */
     private record Shelf(
             List<LineFacts> worked,
             Map<UUID, Map<InstrumentCode, Asked>> demands,
@@ -203,39 +202,26 @@ class PieceComparisons {
             Map<UUID, Integer> planned,
             Sheet sheet) {
 
-        /** In the order they come in: what is set, then what is planned by its week, then on through the books. */
         List<Worked> of(List<Player> players) {
-            Set<UUID> set = worked.stream()
-                    .map(LineFacts::milestoneId)
-                    .filter(id -> isSet(players, id))
-                    .collect(Collectors.toSet());
-            Map<UUID, Integer> lastSet = new HashMap<>();
-            worked.stream()
-                    .filter(line -> set.contains(line.milestoneId()))
-                    .forEach(line -> lastSet.merge(line.bookId(), line.number(), Math::max));
             return worked.stream()
                     .filter(line ->
                             demands.getOrDefault(line.milestoneId(), Map.of()).containsKey(instrument))
-                    .sorted(Comparator.comparingInt(line -> set.contains(line.milestoneId())
-                            ? 0
-                            : planned.getOrDefault(line.milestoneId(), Integer.MAX_VALUE)))
-                    .map(line -> new Worked(
-                            line.milestoneId(),
-                            demands.get(line.milestoneId())
-                                    .get(instrument)
-                                    .vocabulary()
-                                    .things(),
-                            SectionPaces.passedBy(players, line.milestoneId(), sheet),
-                            set.contains(line.milestoneId())
-                                    || planned.containsKey(line.milestoneId())
-                                    || line.number() > lastSet.getOrDefault(line.bookId(), 0)))
+                    .map(line -> worked(line, players))
                     .toList();
         }
 
-        private boolean isSet(List<Player> players, UUID id) {
-            return players.stream()
-                    .anyMatch(player -> sheet.assigned(player).containsKey(id)
-                            || sheet.standing(player, id).isPassed());
+        private Worked worked(LineFacts line, List<Player> players) {
+            UUID id = line.milestoneId();
+            return new Worked(
+                    id,
+                    line.bookId(),
+                    line.number(),
+                    demands.get(id).get(instrument).vocabulary().things(),
+                    SectionPaces.passedBy(players, id, sheet),
+                    players.stream()
+                            .anyMatch(player -> sheet.assigned(player).containsKey(id)
+                                    || sheet.standing(player, id).isPassed()),
+                    planned.containsKey(id) ? OptionalInt.of(planned.get(id)) : OptionalInt.empty());
         }
     }
 }
