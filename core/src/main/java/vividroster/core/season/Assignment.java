@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import vividroster.core.progress.Evidence;
 
 /**
@@ -47,7 +48,20 @@ public record Assignment(
 
     private static Map<UUID, LocalDate> joined(Map<UUID, LocalDate> some, Map<UUID, LocalDate> others) {
         Map<UUID, LocalDate> all = new HashMap<>(some);
-        others.forEach((classId, due) -> all.merge(classId, due, (one, other) -> one.isAfter(other) ? one : other));
+        others.forEach((classId, due) -> all.merge(classId, due, Assignment::later));
         return all;
+    }
+
+    private static LocalDate later(LocalDate one, LocalDate other) {
+        return one.isAfter(other) ? one : other;
+    }
+
+    /** What a class itself was set, by the latest day it is due there; what its students have from other classes is left out. */
+    public static Map<UUID, LocalDate> ofClass(UUID classId, Stream<Assignment> assignments) {
+        Map<UUID, LocalDate> due = new HashMap<>();
+        assignments
+                .filter(one -> one.dueIn.containsKey(classId))
+                .forEach(one -> due.merge(one.milestoneId, one.dueIn.get(classId), Assignment::later));
+        return due;
     }
 }

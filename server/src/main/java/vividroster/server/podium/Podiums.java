@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -26,6 +25,7 @@ import vividroster.core.progress.Pressing.Pressed;
 import vividroster.core.progress.Standing;
 import vividroster.core.roster.Reach;
 import vividroster.core.roster.Seat;
+import vividroster.core.season.Assignment;
 import vividroster.core.season.MeetingPattern.Meeting;
 import vividroster.core.season.SchoolYear;
 import vividroster.server.hearing.HearingRuns;
@@ -242,13 +242,8 @@ class Podiums {
         List<Pressed> open = Pressing.of(asked, day).stream()
                 .filter(pressed -> !(pressed.reason() instanceof Pressing.AllHeard))
                 .toList();
-        UUID classId = c.schoolClass().id();
-        Map<UUID, LocalDate> own = new HashMap<>();
-        rows.forEach(row -> sheet.assigned(row.player())
-                .values()
-                .forEach(assignment -> Optional.ofNullable(assignment.dueIn().get(classId))
-                        .ifPresent(due -> own.merge(
-                                assignment.milestoneId(), due, (one, other) -> one.isAfter(other) ? one : other))));
+        Map<UUID, LocalDate> own = Assignment.ofClass(
+                c.schoolClass().id(), rows.stream().flatMap(row -> sheet.assigned(row.player()).values().stream()));
         return new OfClass(c, rows, asked, own, Capped.of(open, Pressing.ON_PODIUM));
     }
 

@@ -2,6 +2,8 @@ package vividroster.server.roster;
 
 import java.time.LocalDate;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -25,15 +27,18 @@ class Divisions {
         this.roster = roster;
     }
 
+    /** @param name empty where the section is one again */
+    record Division(String name, List<UUID> students) {}
+
     /**
      * Each of these students sits in a division from a day on, all or none; the same again changes nothing. Who borrows the
      * instrument does so as long as before.
      *
-     * @param divisions by student; empty names no division
-     * @throws Problem where somebody does not play this in the class on that day, or cannot change then
+     * @throws Problem where somebody stands in two divisions, does not play this in the class on that day, or cannot change then
      */
     @Transactional
-    void divide(UUID programId, UUID classId, InstrumentCode instrument, Map<UUID, String> divisions, LocalDate from) {
+    void divide(UUID programId, UUID classId, InstrumentCode instrument, List<Division> wanted, LocalDate from) {
+        Map<UUID, String> divisions = byStudent(wanted);
         roster.lockRoster(programId);
         SchoolClass schoolClass = rosters.schoolClass(programId, classId);
         Set<UUID> students = divisions.keySet();
@@ -67,5 +72,17 @@ class Divisions {
                                 held.get(student).endsOn()));
             }
         });
+    }
+
+    private static Map<UUID, String> byStudent(List<Division> divisions) {
+        Map<UUID, String> byStudent = new LinkedHashMap<>();
+        for (int i = 0; i < divisions.size(); i++) {
+            for (UUID student : divisions.get(i).students()) {
+                if (byStudent.put(student, divisions.get(i).name()) != null) {
+                    throw Problem.input("divisions[" + i + "].students", "A student sits in one division at a time.");
+                }
+            }
+        }
+        return byStudent;
     }
 }

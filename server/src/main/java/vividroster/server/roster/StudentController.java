@@ -7,7 +7,6 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,7 +28,6 @@ import vividroster.core.roster.PersonName;
 import vividroster.core.roster.Seat;
 import vividroster.core.text.Lengths;
 import vividroster.server.platform.Absent;
-import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 import vividroster.server.platform.Typed;
 
@@ -187,21 +185,7 @@ class StudentController {
             @NotNull(message = "Say from which day.") LocalDate startsOn,
 
             @NotEmpty(message = "Say who plays what.") @Size(max = 12, message = "At most {max} divisions.")
-            List<@Valid @NotNull DivisionForm> divisions) {
-
-        Map<UUID, String> byStudent() {
-            Map<UUID, String> byStudent = new LinkedHashMap<>();
-            for (int i = 0; i < divisions.size(); i++) {
-                for (UUID student : divisions.get(i).students()) {
-                    if (byStudent.put(student, divisions.get(i).name().strip()) != null) {
-                        throw Problem.input(
-                                "divisions[" + i + "].students", "A student sits in one division at a time.");
-                    }
-                }
-            }
-            return byStudent;
-        }
-    }
+            List<@Valid @NotNull DivisionForm> divisions) {}
 
     @PutMapping("/classes/{classId}/divisions")
     @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -214,6 +198,13 @@ class StudentController {
             @AuthenticationPrincipal SignedIn person,
             @PathVariable UUID classId,
             @Valid @RequestBody DivideRequest request) {
-        divisions.divide(person.programId(), classId, request.instrument(), request.byStudent(), request.startsOn());
+        divisions.divide(
+                person.programId(),
+                classId,
+                request.instrument(),
+                request.divisions().stream()
+                        .map(one -> new Divisions.Division(one.name().strip(), one.students()))
+                        .toList(),
+                request.startsOn());
     }
 }

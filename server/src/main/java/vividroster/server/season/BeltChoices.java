@@ -1,8 +1,6 @@
 package vividroster.server.season;
 
 import java.util.Comparator;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -13,20 +11,28 @@ import org.springframework.stereotype.Component;
 import vividroster.core.curriculum.Belt;
 import vividroster.core.music.InstrumentCode;
 import vividroster.core.plan.PlanItem;
+import vividroster.core.progress.BeltsToSet;
+import vividroster.core.roster.Seat;
+import vividroster.server.hearing.Player;
+import vividroster.server.hearing.Progress;
+import vividroster.server.hearing.Progress.Question;
+import vividroster.server.hearing.Progress.Sheet;
 import vividroster.server.library.Library;
 import vividroster.server.platform.Problem;
-import vividroster.server.season.AlreadyHad.Had;
+import vividroster.server.roster.Rosters;
 
 /** Belts chosen for a year, with what fills their slots for the instruments of a class. */
 @Component
 class BeltChoices {
 
     private final Library library;
-    private final AlreadyHad alreadyHad;
+    private final Rosters rosters;
+    private final Progress progress;
 
-    BeltChoices(Library library, AlreadyHad alreadyHad) {
+    BeltChoices(Library library, Rosters rosters, Progress progress) {
         this.library = library;
-        this.alreadyHad = alreadyHad;
+        this.rosters = rosters;
+        this.progress = progress;
     }
 
     /** Every belt that asks something of these instruments, ladder by ladder from the lowest. */
@@ -40,8 +46,8 @@ class BeltChoices {
     }
 
     /**
-     * Puts belts and what fills their slots among what is wanted; what fills a slot is heard from each alone. A section whose
-     * every player was set something already, in any class, or has it, is not set it once more.
+     * Puts belts and what fills their slots among what is wanted, see {@link BeltsToSet}; what fills a slot is heard from each
+     * alone.
      *
      * @param wanted by kind, in order; what was wanted before stays as it was
      * @throws Problem where one of the belts is gone, or none asks anything of these instruments
@@ -67,24 +73,7 @@ class BeltChoices {
         if (belts.stream().noneMatch(belt -> instruments.stream().anyMatch(belt::asks))) {
             throw Problem.input("beltIds", "These belts ask nothing of the instruments of this class.");
         }
-        Had had = alreadyHad.of(
-                year,
-                classId,
-                belts.stream()
-                        .flatMap(belt -> instruments.stream().flatMap(code -> belt.milestonesFor(code).stream()))
-                        .distinct()
-                        .toList());
-        Map<UUID, Set<InstrumentCode>> reached = new LinkedHashMap<>();
-        for (Belt belt : belts) {
-            for (InstrumentCode code : instruments) {
-                if (belt.asks(code) && !had.by(code, belt.id())) {
-                    Stream.concat(belt.milestonesFor(code).stream(), Stream.of(belt.id()))
-                            .filter(id -> !had.by(code, id))
-                            .forEach(id -> reached.computeIfAbsent(id, one -> new HashSet<>())
-                                    .add(code));
-                }
-            }
-        }
+        Map<UUID, Set<InstrumentCode>> reached = toSet(year, classId, belts, instruments);
         Set<UUID> before = wanted.values().stream().flatMap(List::stream).collect(Collectors.toSet());
         reached.keySet().removeAll(before);
         library.milestones(year.programId(), reached.keySet())
@@ -95,5 +84,24 @@ class BeltChoices {
                                 Stream.concat(there.stream(), more.stream()).toList()));
         heardAlone.addAll(reached.keySet());
         return reached;
+    }
+
+    private Map<UUID, Set<InstrumentCode>> toSet(
+            SeasonYear year, UUID classId, List<Belt> belts, Set<InstrumentCode> instruments) {
+        List<Seat> seats = rosters.seatsOfStudentsIn(year.programId(), List.of(classId), year.today());
+        Sheet sheet = progress.sheet(
+                year.programId(), Question.of(seats, year.today()).withBelts());
+        return BeltsToSet.of(
+                belts,
+                instruments,
+                sheet.ladders(),
+                seats.stream()
+                        .filter(seat -> seat.classId().equals(classId) && seat.isHeldOn(year.today()))
+                        .map(seat -> new Player(seat.studentId(), seat.instrument()))
+                        .map(player -> new BeltsToSet.Player(
+                                player.instrument(),
+                                sheet.assigned(player).keySet(),
+                                sheet.standings().getOrDefault(player, Map.of())))
+                        .toList());
     }
 }
