@@ -12,6 +12,7 @@ const section = (more: Partial<Section>): Section => ({
   instrument: "flute",
   newNow: [],
   toTeach: [],
+  coming: 0,
   others: [],
   asked: 8,
   weeks: 0,
@@ -33,8 +34,8 @@ const compared: Pieces = {
       concertKey: "E-flat major",
       measures: 8,
       sections: [
-        section({ newNow: ["E-flat 6", "E 6"], toTeach: ["E-flat 6"], weeks: 1 }),
-        section({ instrument: "horn", newNow: ["F 3"], toTeach: [] }),
+        section({ newNow: ["E-flat 6", "E 6"], toTeach: ["E-flat 6"], coming: 1, weeks: 1 }),
+        section({ instrument: "horn", newNow: ["F 3"], coming: 1 }),
       ],
     },
     {

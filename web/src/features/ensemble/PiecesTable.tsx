@@ -46,7 +46,6 @@ export function PiecesTable({ compared }: { compared: Pieces }) {
 
 function Asks({ of }: { of: PieceSection | undefined }) {
   if (!of) return <span className="soft">its notes are not known</span>;
-  const comes = of.newNow.length - of.toTeach.length;
   return (
     <>
       {of.toTeach.length > 0 ? (
@@ -58,10 +57,10 @@ function Asks({ of }: { of: PieceSection | undefined }) {
           </span>
         </>
       ) : (
-        <span className="soft">{comes > 0 ? "its notes come by themselves" : "every note is known"}</span>
+        <span className="soft">{of.coming > 0 ? "its notes come by themselves" : "every note is known"}</span>
       )}
-      {of.toTeach.length > 0 && comes > 0 && (
-        <span className="small soft block">{counted(comes, "new note")} by itself</span>
+      {of.toTeach.length > 0 && of.coming > 0 && (
+        <span className="small soft block">{counted(of.coming, "new note")} by itself</span>
       )}
       {of.others.length > 0 && <span className="small soft block">also new: {of.others.join("; ")}</span>}
     </>

@@ -8,9 +8,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.CountDownLatch;
-import java.util.function.Function;
-import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -23,68 +20,11 @@ import vividroster.testkit.School;
 /** Twenty presses at once, under one id and under twenty: what there can be one of, there is one of; nothing fails. */
 class RacesTest {
 
-    private static final int PRESSES = 20;
+    private static final int PRESSES = Presses.PRESSES;
 
-    private final RunningServer server = RunningServer.shared();
-    private final School school = School.open(server);
+    private final School school = School.open(RunningServer.shared());
     private final ApiClient director = school.director();
-    private final List<ApiClient> directors =
-            IntStream.range(0, 5).mapToObj(i -> school.director()).toList();
-
-    private List<Answer> at(Function<ApiClient, Answer> press) {
-        return each(i -> press);
-    }
-
-    private List<Answer> each(java.util.function.IntFunction<Function<ApiClient, Answer>> presses) {
-        List<Answer> answers = Collections.synchronizedList(new ArrayList<>());
-        CountDownLatch begin = new CountDownLatch(1);
-        List<Thread> threads = IntStream.range(0, PRESSES)
-                .mapToObj(i -> Thread.ofVirtual().start(() -> {
-                    try {
-                        begin.await();
-                    } catch (InterruptedException e) {
-                        Thread.currentThread().interrupt();
-                    }
-                    answers.add(presses.apply(i).apply(directors.get(i % directors.size())));
-                }))
-                .toList();
-        begin.countDown();
-        for (Thread thread : threads) {
-            try {
-                thread.join();
-            } catch (InterruptedException e) {
-                throw new IllegalStateException(e);
-            }
-        }
-        assertThat(answers).hasSize(PRESSES);
-        assertThat(answers).as("no error of the server's own").allMatch(a -> a.status() < 500);
-        return answers;
-    }
-
-    private static long good(List<Answer> answers) {
-        return answers.stream().filter(a -> a.status() < 300).count();
-    }
-
-    /** The same content under one id is taken every time; other content under it is a conflict. */
-    private void sameIdSameAnswer(String path, Supplier<Map<String, Object>> body, String changed, Object to) {
-        Map<String, Object> sent = body.get();
-        assertThat(good(at(client -> client.post(path, sent)))).as(path).isEqualTo(PRESSES);
-        Map<String, Object> other = new HashMap<>(sent);
-        other.put(changed, to);
-        Answer conflict = director.post(path, other);
-        assertThat(conflict.status()).as(path + " " + conflict.text()).isEqualTo(409);
-        assertThat(conflict.sentence()).contains("has this id already");
-        assertThat(director.post(path, sent).status()).as("and the first again").isLessThan(300);
-    }
-
-    private Map<String, Object> body(Object... pairs) {
-        Map<String, Object> body = new HashMap<>();
-        body.put("id", Ids.next());
-        for (int i = 0; i < pairs.length; i += 2) {
-            body.put((String) pairs[i], pairs[i + 1]);
-        }
-        return body;
-    }
+    private final Presses presses = new Presses(school);
 
     private String taken(String key) {
         return director.post("/api/checks/starters/" + key + "/take", Map.of())
@@ -105,13 +45,15 @@ class RacesTest {
 
     @Test
     void attempts() {
-        sameIdSameAnswer("/api/attempts", () -> school.attempt("Ana Reed", "line", "NOT_YET"), "outcome", "PASS");
+        presses.sameIdSameAnswer(
+                "/api/attempts", () -> school.attempt("Ana Reed", "line", "NOT_YET"), "outcome", "PASS");
         assertThat(director.get("/api/students/" + school.id("Ana Reed") + "/milestones/" + school.id("line")
                                 + "/tries?instrument=flute")
                         .json()
                         .size())
                 .isEqualTo(1);
-        assertThat(good(at(client -> client.post("/api/attempts", school.attempt("Bo Lund", "line", "NOT_YET")))))
+        assertThat(Presses.good(presses.at(
+                        client -> client.post("/api/attempts", school.attempt("Bo Lund", "line", "NOT_YET")))))
                 .as("twenty tries are twenty tries")
                 .isEqualTo(PRESSES);
         JsonNode board = director.get("/api/students/" + school.id("Bo Lund") + "/folder")
@@ -131,22 +73,23 @@ class RacesTest {
         Map<String, Object> attempt = school.attempt("Ana Reed", "line", "PASS");
         director.post("/api/attempts", attempt);
         String path = "/api/attempts/" + attempt.get("id") + "/correction";
-        List<Answer> answers =
-                at(client -> client.post(path, body("outcome", "UNDONE", "reason", "pressed the wrong name")));
-        assertThat(good(answers)).isEqualTo(1);
+        List<Answer> answers = presses.at(
+                client -> client.post(path, Presses.body("outcome", "UNDONE", "reason", "pressed the wrong name")));
+        assertThat(Presses.good(answers)).isEqualTo(1);
         assertThat(answers.stream().filter(a -> a.status() == 409)).hasSize(PRESSES - 1);
     }
 
     @Test
     void orders() {
         Map<String, Object> same = school.order(List.of(school.tutti()), "line");
-        assertThat(good(at(client -> client.post("/api/season/orders", same)))).isEqualTo(PRESSES);
+        assertThat(Presses.good(presses.at(client -> client.post("/api/season/orders", same))))
+                .isEqualTo(PRESSES);
         Map<String, Object> other = new HashMap<>(same);
         other.put("dueOn", School.TODAY.plusDays(3).toString());
         assertThat(director.post("/api/season/orders", other).sentence()).contains("has this id already");
-        List<Answer> twentyIds =
-                at(client -> client.post("/api/season/orders", school.order(List.of(school.tutti()), "line 2")));
-        assertThat(good(twentyIds)).isEqualTo(1);
+        List<Answer> twentyIds = presses.at(
+                client -> client.post("/api/season/orders", school.order(List.of(school.tutti()), "line 2")));
+        assertThat(Presses.good(twentyIds)).isEqualTo(1);
         assertThat(twentyIds.stream().filter(a -> a.status() >= 300))
                 .allMatch(a -> a.status() == 409 && a.sentence().contains("Two gulls"));
         assertThat(director.get("/api/season/orders").json().size()).isEqualTo(2);
@@ -154,9 +97,9 @@ class RacesTest {
 
     @Test
     void painReportsAndFits() {
-        sameIdSameAnswer(
+        presses.sameIdSameAnswer(
                 "/api/pain-reports",
-                () -> body(
+                () -> Presses.body(
                         "studentId",
                         school.id("Ana Reed"),
                         "classId",
@@ -171,23 +114,24 @@ class RacesTest {
                         .json()
                         .size())
                 .isEqualTo(1);
-        sameIdSameAnswer(
+        presses.sameIdSameAnswer(
                 "/api/students/" + school.id("Ana Reed") + "/fits",
-                () -> body("kind", "CHAIR", "measures", Map.of("kneeCm", 41.0), "confirmed", List.of(), "note", ""),
+                () -> Presses.body(
+                        "kind", "CHAIR", "measures", Map.of("kneeCm", 41.0), "confirmed", List.of(), "note", ""),
                 "note",
                 "other");
         JsonNode reports = director.get("/api/students/" + school.id("Ana Reed") + "/pain-reports")
                 .json();
         String followUp = "/api/pain-reports/" + reports.get(0).path("id").asString() + "/follow-up";
-        assertThat(good(at(client -> client.post(followUp, Map.of("note", "seen by the nurse")))))
+        assertThat(Presses.good(presses.at(client -> client.post(followUp, Map.of("note", "seen by the nurse")))))
                 .isEqualTo(1);
     }
 
     @Test
     void partnerChecks() {
-        sameIdSameAnswer(
+        presses.sameIdSameAnswer(
                 "/api/partner-checks",
-                () -> body(
+                () -> Presses.body(
                         "milestoneId",
                         school.id("line"),
                         "scope",
@@ -219,9 +163,13 @@ class RacesTest {
                 .path("name")
                 .asString();
         String path = "/api/students/" + school.id("Ana Reed") + "/variants";
-        sameIdSameAnswer(
-                path, () -> body("milestoneId", check, "classId", school.id("Winds"), "name", name), "name", "another");
-        at(client -> client.post(path, body("milestoneId", check, "classId", school.id("Winds"), "name", name)));
+        presses.sameIdSameAnswer(
+                path,
+                () -> Presses.body("milestoneId", check, "classId", school.id("Winds"), "name", name),
+                "name",
+                "another");
+        presses.at(client ->
+                client.post(path, Presses.body("milestoneId", check, "classId", school.id("Winds"), "name", name)));
         List<String> inUse = new ArrayList<>();
         director.get(path).json().forEach(variant -> {
             if (variant.has("reviewOn")) {
@@ -229,9 +177,9 @@ class RacesTest {
             }
         });
         assertThat(inUse).hasSize(1);
-        sameIdSameAnswer(
+        presses.sameIdSameAnswer(
                 "/api/variants/" + inUse.getFirst() + "/review",
-                () -> body("keepWeeks", 2, "note", ""),
+                () -> Presses.body("keepWeeks", 2, "note", ""),
                 "keepWeeks",
                 6);
     }
@@ -243,14 +191,14 @@ class RacesTest {
                 .get(1)
                 .path("key")
                 .asString();
-        List<Answer> answers = at(client -> client.post("/api/checks/starters/" + key + "/take", Map.of()));
-        assertThat(good(answers)).isEqualTo(PRESSES);
+        List<Answer> answers = presses.at(client -> client.post("/api/checks/starters/" + key + "/take", Map.of()));
+        assertThat(Presses.good(answers)).isEqualTo(PRESSES);
         assertThat(answers.stream().map(Answer::text).distinct()).hasSize(1);
     }
 
     @Test
     void namesAndNumbersAreTakenOnce() {
-        assertThat(good(at(
+        assertThat(Presses.good(presses.at(
                         client -> client.post("/api/books", Map.of("title", "Ebb", "volume", "1", "notesKept", true)))))
                 .isEqualTo(1);
         String book = director.get("/api/books").json().get(0).path("id").asString();
@@ -272,11 +220,12 @@ class RacesTest {
                 "measures",
                 8));
         line.put("playedMeasures", 8);
-        assertThat(good(at(client -> client.post("/api/books/lines", line)))).isEqualTo(1);
-        assertThat(good(at(
+        assertThat(Presses.good(presses.at(client -> client.post("/api/books/lines", line))))
+                .isEqualTo(1);
+        assertThat(Presses.good(presses.at(
                         client -> client.put("/api/classes/" + UUID.randomUUID(), School.classOf("Oboes", "08:00")))))
                 .isEqualTo(1);
-        assertThat(good(at(client -> client.post(
+        assertThat(Presses.good(presses.at(client -> client.post(
                         "/api/people",
                         Map.of(
                                 "signInName", "ayre-" + school.programId(),
@@ -294,140 +243,23 @@ class RacesTest {
         String ladder = "/api/lines/" + school.id("line") + "/ladders/flute";
         Map<String, Object> step = new HashMap<>(
                 Map.of("kind", "WHOLE", "from", 0, "to", 1, "tempoBpm", 80, "repetitions", 2, "note", ""));
-        List<Answer> ladders = each(i -> client -> client.put(
+        List<Answer> ladders = presses.each(i -> client -> client.put(
                 ladder, Map.of("minutes", 5, "habit", "SPOTS_FIRST", "steps", Collections.nCopies(1 + i % 3, step))));
-        assertThat(good(ladders)).as(ladders.getFirst().text()).isEqualTo(PRESSES);
+        assertThat(Presses.good(ladders)).as(ladders.getFirst().text()).isEqualTo(PRESSES);
         String warmUp = "/api/warm-up?classId=" + school.id("Winds") + "&on=2026-10-05";
-        List<Answer> warmUps = each(i -> client -> client.put(
+        List<Answer> warmUps = presses.each(i -> client -> client.put(
                 warmUp,
                 Map.of(
                         "parts",
                         Collections.nCopies(1 + i % 3, Map.of("kind", "SCALE", "minutes", 2, "key", "B-flat major")))));
-        assertThat(good(warmUps)).as(warmUps.getFirst().text()).isEqualTo(PRESSES);
+        assertThat(Presses.good(warmUps)).as(warmUps.getFirst().text()).isEqualTo(PRESSES);
         String remark = "/api/lines/" + school.id("line") + "/remarks/flute";
-        assertThat(good(each(i -> client -> client.put(remark, Map.of("trouble", "measure " + i, "tip", "")))))
+        assertThat(Presses.good(presses.each(
+                        i -> client -> client.put(remark, Map.of("trouble", "measure " + i, "tip", "")))))
                 .isEqualTo(PRESSES);
-        assertThat(good(at(client -> client.post("/api/schools/breath-marks", Map.of("choice", "x")))))
+        assertThat(Presses.good(presses.at(client -> client.post("/api/schools/breath-marks", Map.of("choice", "x")))))
                 .as("no such question")
                 .isZero();
-    }
-
-    @Test
-    void aLadderIsWrittenOnceAndEditedByWhoSawItLast() {
-        List<Map<String, Object>> slots = List.of("line", "line 2", "sound").stream()
-                .map(milestone -> Map.<String, Object>of(
-                        "name",
-                        milestone,
-                        "must",
-                        false,
-                        "fillings",
-                        List.of(Map.of("whom", "any", "milestoneId", school.id(milestone)))))
-                .toList();
-        Map<String, Object> belt = Map.of(
-                "name",
-                "Pier",
-                "color",
-                "#2F7F93",
-                "weave",
-                "check",
-                "knots",
-                1,
-                "rule",
-                "EVERY_SLOT",
-                "ruleSlots",
-                0,
-                "slots",
-                slots);
-        Map<String, Object> ladder = Map.of("name", "Low brass", "instruments", List.of(), "belts", List.of(belt));
-        List<Answer> written = at(client -> client.post("/api/ladders", ladder));
-        assertThat(good(written)).as(written.getFirst().text()).isEqualTo(1);
-        JsonNode kept = null;
-        for (JsonNode one : director.get("/api/ladders").json()) {
-            kept = one.path("name").asString().equals("Low brass") ? one : kept;
-        }
-        String path = "/api/ladders/" + kept.path("id").asString();
-        Map<String, Object> edit = Map.of(
-                "version",
-                kept.path("version").asInt(),
-                "ladder",
-                director.get(path).json().path("ladder"));
-        List<Answer> edits = at(client -> client.post(path, edit));
-        assertThat(good(edits)).as(edits.getFirst().text()).isEqualTo(1);
-        assertThat(edits.stream().filter(a -> a.status() == 409)).hasSize(PRESSES - 1);
-        assertThat(good(at(client -> client.put(
-                        "/api/ensembles/" + school.id("Jazz") + "/gate",
-                        Map.of("kind", "BELT_OF_RANK", "rank", 1, "milestoneIds", List.of())))))
-                .isEqualTo(PRESSES);
-    }
-
-    @Test
-    void aBeltIsHandedOverOnce() {
-        for (String milestone : List.of("line", "sound", "sound")) {
-            director.post("/api/attempts", school.attempt("Ana Reed", milestone, "PASS"));
-        }
-        String path = "/api/belts/hand-overs";
-        Function<UUID, Map<String, Object>> ana = id -> Map.of(
-                "handedOn",
-                School.TODAY,
-                "occasion",
-                "end of class",
-                "belts",
-                List.of(Map.of(
-                        "id",
-                        id,
-                        "studentId",
-                        school.id("Ana Reed"),
-                        "beltId",
-                        school.id("belt"),
-                        "instrument",
-                        "flute")));
-        UUID id = Ids.next();
-        assertThat(good(at(client -> client.post(path, ana.apply(id))))).isEqualTo(PRESSES);
-        assertThat(good(at(client -> client.post(path, ana.apply(Ids.next())))))
-                .as("under other ids it stays as it was")
-                .isEqualTo(PRESSES);
-        assertThat(director.get("/api/belts?classId=" + school.id("Winds"))
-                        .json()
-                        .findValues("wornBelt"))
-                .hasSize(1);
-        Map<String, Object> other = new HashMap<>(ana.apply(id));
-        other.put("occasion", "spring concert");
-        assertThat(director.post(path, other).status()).isEqualTo(409);
-        assertThat(director.post(path, other).sentence()).contains("has this id already");
-    }
-
-    @Test
-    void whatWasTriedAndDecidedForAStudent() {
-        String path = "/api/students/" + school.id("Ana Reed") + "/placing";
-        sameIdSameAnswer(
-                path + "/trials",
-                () -> body(
-                        "instrument", "trumpet", "mouthpiece", "OWN", "seen", Map.of("sound", 2), "on", School.TODAY),
-                "seen",
-                Map.of("sound", 3));
-        sameIdSameAnswer(
-                path + "/two-ways",
-                () -> body(
-                        "instrument",
-                        "trumpet",
-                        "about",
-                        "height",
-                        "one",
-                        "half",
-                        "other",
-                        "thirds",
-                        "blind",
-                        true,
-                        "better",
-                        "FIRST"),
-                "better",
-                "SECOND");
-        sameIdSameAnswer(
-                path + "/decisions", () -> body("instrument", "trumpet", "why", "wants it"), "instrument", "flute");
-        JsonNode placing = director.get(path).json();
-        assertThat(placing.path("trials")).hasSize(1);
-        assertThat(placing.path("compared")).hasSize(1);
-        assertThat(placing.path("decided")).hasSize(1);
     }
 
     /** Twenty who type at once leave one year whole, and twenty new years that run into each other leave one. */
@@ -439,7 +271,7 @@ class RacesTest {
         typed.put("firstDay", year.path("firstDay").asString());
         typed.put("lastDay", year.path("lastDay").asString());
         typed.put("rotation", List.of("A", "B"));
-        assertThat(good(each(i -> client -> {
+        assertThat(Presses.good(presses.each(i -> client -> {
                     Map<String, Object> mine = new HashMap<>(typed);
                     mine.put(
                             "entries",
@@ -466,7 +298,7 @@ class RacesTest {
         typed.put("firstDay", "2028-08-21");
         typed.put("lastDay", "2029-06-01");
         typed.put("entries", List.of());
-        assertThat(good(each(i -> client -> client.put("/api/years/" + Ids.next(), typed))))
+        assertThat(Presses.good(presses.each(i -> client -> client.put("/api/years/" + Ids.next(), typed))))
                 .isEqualTo(1);
         assertThat(director.get("/api/years").json()).hasSize(2);
     }
@@ -478,9 +310,9 @@ class RacesTest {
                 .json()
                 .path("fingerprint")
                 .asString();
-        List<Answer> answers =
-                at(client -> client.upload("/api/roster-import?fingerprint=" + fingerprint, "r.csv", roster, Map.of()));
-        assertThat(good(answers)).isGreaterThanOrEqualTo(1);
+        List<Answer> answers = presses.at(
+                client -> client.upload("/api/roster-import?fingerprint=" + fingerprint, "r.csv", roster, Map.of()));
+        assertThat(Presses.good(answers)).isGreaterThanOrEqualTo(1);
         long oboes = 0;
         for (JsonNode student : director.get("/api/students").json()) {
             oboes += List.of("Pia Noon", "Ray Moss")

@@ -116,6 +116,11 @@ public final class PieceDemand {
             toTeach = List.copyOf(toTeach);
             others = Set.copyOf(others);
         }
+
+        /** How many new notes come by themselves before the day. */
+        public int coming() {
+            return newNow.size() - toTeach.size();
+        }
     }
 
     /**

@@ -136,6 +136,7 @@ class PieceDemandTest {
         assertThat(told.asked()).isEqualTo(5);
         assertThat(told.newNow()).isEqualTo(midi("G4 A4 C6 D6"));
         assertThat(told.toTeach()).isEqualTo(midi(toTeach));
+        assertThat(told.coming()).isEqualTo(4 - midi(toTeach).size());
         assertThat(told.weeks()).isEqualTo(weeks);
         assertThat(told.fits()).isEqualTo(fits);
     }

@@ -10,9 +10,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividroster.core.music.InstrumentCode;
-import vividroster.server.board.Folders.DonePage;
-import vividroster.server.board.Folders.FolderView;
-import vividroster.server.board.Folders.TryView;
+import vividroster.server.board.FolderViews.DonePage;
+import vividroster.server.board.FolderViews.FolderView;
+import vividroster.server.board.FolderViews.TryView;
 import vividroster.server.platform.Problem;
 import vividroster.server.platform.SignedIn;
 

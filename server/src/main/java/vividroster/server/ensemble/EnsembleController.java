@@ -183,12 +183,14 @@ class EnsembleController {
 
     /**
      * @param newNow not passed by the section yet; toTeach of these what does not come by itself before the day
+     * @param coming how many do
      * @param others values, signs, keys and meters that do not come by themselves either
      */
     record PieceSectionView(
             InstrumentCode instrument,
             List<String> newNow,
             List<String> toTeach,
+            int coming,
             List<String> others,
             int asked,
             int weeks,
@@ -240,6 +242,7 @@ class EnsembleController {
                                 section.instrument(),
                                 section.named(section.told().newNow()),
                                 section.named(section.told().toTeach()),
+                                section.told().coming(),
                                 section.others(),
                                 section.told().asked(),
                                 section.told().weeks(),
